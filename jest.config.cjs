@@ -1,0 +1,35 @@
+/** One Jest run for core, engine and server; the browser tests have their own configuration in e2e/. */
+const common = {
+  testEnvironment: 'node',
+  testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+          target: 'es2023',
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+};
+const project = (name, folder) => ({
+  ...common,
+  displayName: name,
+  rootDir: __dirname,
+  roots: [`<rootDir>/${folder}`],
+  testMatch: ['**/*.test.ts'],
+  modulePathIgnorePatterns: ['/dist/'],
+});
+module.exports = {
+  testTimeout: 60000,
+  projects: [
+    project('core', 'packages/core/src'),
+    project('engine', 'packages/engine/src'),
+    project('server', 'apps/server/src'),
+    project('web', 'apps/web/src'),
+  ],
+};

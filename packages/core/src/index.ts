@@ -1,0 +1,25 @@
+/** Pure computation of Urbild: no interface, no server, no files, no canvas. */
+export * from './maths/scalar';
+export * from './maths/random';
+export * from './maths/noise';
+export * from './colour/oklab';
+export * from './colour/oklch';
+export * from './colour/quantiles';
+export * from './colour/transport';
+export * from './colour/lut';
+export * from './picture/picture';
+export * from './picture/resample';
+export * from './picture/filter';
+export * from './picture/pyramid';
+export * from './picture/guided';
+export * from './influence/types';
+export * from './influence/formula';
+export * from './influence/warnings';
+export * from './prompt/brief';
+export * from './prompt/understand';
+export { VOCABULARY } from './prompt/vocabulary';
+export * from './describe/palette';
+export * from './describe/surface';
+export * from './describe/layout';
+export * from './describe/descriptors';
+export * from './measure/arrival';

@@ -1,0 +1,198 @@
+import { channelsOf, envelope, gate, meanShares } from './formula';
+import { CHANNELS, MAX_WEIGHT, type Channel, type Gives, type Influence, type Weighing } from './types';
+
+/** What a mend changes when it is applied with one click. */
+export interface Mend {
+  /** What the click does, in words. */
+  readonly label: string;
+  /** Fields to set, per influence id. */
+  readonly changes: readonly { readonly influence: string; readonly set: Partial<Omit<Influence, 'id'>> }[];
+}
+
+export type WarningKind =
+  | 'drowned-words'
+  | 'drowned-reference'
+  | 'dilution'
+  | 'over-literal'
+  | 'span-misses'
+  | 'weight-beyond'
+  | 'not-supported'
+  | 'word-look-clash';
+
+/** Something about a mix that a person should know before time is spent. */
+export interface MixWarning {
+  readonly kind: WarningKind;
+  /** The influences it is about; empty when it is about the whole mix. */
+  readonly influences: readonly string[];
+  /** The cause, as a sentence. */
+  readonly cause: string;
+  readonly mend?: Mend;
+}
+
+/** What is known of a mix besides its numbers. */
+export interface WarningContext {
+  /** Names to speak of influences by; their id otherwise. */
+  readonly names?: Readonly<Record<string, string>>;
+  /** What the engine can draw from; all when absent. */
+  readonly supported?: readonly Gives[];
+  /** The medium that the words ask for, if any. */
+  readonly wordMedium?: string;
+  /** The medium of a look, by influence id, where it is known. */
+  readonly mediumOf?: Readonly<Record<string, string>>;
+}
+
+const CHANNEL_NAMES: Record<Channel, string> = {
+  layout: 'layout',
+  pose: 'pose',
+  identity: 'identity',
+  colour: 'colour',
+  surface: 'surface',
+};
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** All warnings that need no pictures, in the order of their gravity. A pure function of mix and context. */
+export function warningsOf(mix: Weighing, context: WarningContext = {}): MixWarning[] {
+  const acting = mix.influences.filter((i) => i.on && i.weight > 0);
+  const name = (id: string) => context.names?.[id] ?? id;
+  return [
+    ...notSupported(acting, context, name),
+    ...spanMisses(acting, name),
+    ...drownedWords(mix, acting, name),
+    ...overLiteral(mix, acting),
+    ...drownedReferences(mix, acting, name),
+    ...dilution(mix, acting),
+    ...weightBeyond(acting, name),
+    ...wordLookClash(acting, context, name),
+  ];
+}
+
+type Name = (id: string) => string;
+
+function notSupported(acting: readonly Influence[], { supported }: WarningContext, name: Name): MixWarning[] {
+  if (!supported) return [];
+  return acting
+    .filter((i) => !supported.includes(i.gives))
+    .map((i) => ({
+      kind: 'not-supported',
+      influences: [i.id],
+      cause: `This engine cannot take ${i.gives} from ${name(i.id)}; it will not be heard.`,
+      mend: { label: 'Let it give its look', changes: [{ influence: i.id, set: { gives: 'look' } }] },
+    }));
+}
+
+function spanMisses(acting: readonly Influence[], name: Name): MixWarning[] {
+  return acting
+    .filter((i) => !channelsOf(i.gives).some((c) => overlaps(i, c)))
+    .map((i) => ({
+      kind: 'span-misses',
+      influences: [i.id],
+      cause: `The span of ${name(i.id)} lies outside the part of the course in which its ${i.gives} is decided.`,
+      mend: { label: 'Use the whole course', changes: [{ influence: i.id, set: { from: 0, to: 1 } }] },
+    }));
+}
+
+function overlaps(influence: Influence, channel: Channel): boolean {
+  for (let t = 0; t <= 1; t += 0.01) if (envelope(channel, t) * gate(influence, t) > 0) return true;
+  return false;
+}
+
+function drownedWords(mix: Weighing, acting: readonly Influence[], name: Name): MixWarning[] {
+  for (const channel of ['layout', 'identity'] as const) {
+    const { words, influences } = meanShares(mix, channel);
+    if (words >= 0.15) continue;
+    const strongest = mix.influences[influences.indexOf(Math.max(...influences))];
+    if (!acting.includes(strongest)) continue;
+    return [
+      {
+        kind: 'drowned-words',
+        influences: [strongest.id],
+        cause: `The words have ${percent(words)} of the ${CHANNEL_NAMES[channel]}: ${name(strongest.id)} decides it.`,
+        mend: {
+          label: `Halve ${name(strongest.id)}`,
+          changes: [{ influence: strongest.id, set: { weight: strongest.weight / 2 } }],
+        },
+      },
+    ];
+  }
+  return [];
+}
+
+function overLiteral(mix: Weighing, acting: readonly Influence[]): MixWarning[] {
+  for (const channel of CHANNELS) {
+    const { over } = meanShares(mix, channel);
+    if (over <= 1.6) continue;
+    const pulling = acting.filter((i) => channelsOf(i.gives).includes(channel));
+    return [
+      {
+        kind: 'over-literal',
+        influences: pulling.map((i) => i.id),
+        cause: `Together the references pull ${over.toFixed(1)} times on ${CHANNEL_NAMES[channel]}: pieces of them will be copied.`,
+        mend: {
+          label: 'Scale them down to 1',
+          changes: pulling.map((i) => ({ influence: i.id, set: { weight: round(i.weight / over) } })),
+        },
+      },
+    ];
+  }
+  return [];
+}
+
+const round = (x: number) => Math.round(x * 100) / 100;
+
+function drownedReferences(mix: Weighing, acting: readonly Influence[], name: Name): MixWarning[] {
+  const best = new Map<string, number>();
+  for (const channel of CHANNELS) {
+    const { influences } = meanShares(mix, channel);
+    mix.influences.forEach((i, k) => best.set(i.id, Math.max(best.get(i.id) ?? 0, influences[k])));
+  }
+  return acting
+    .filter((i) => channelsOf(i.gives).some((c) => overlaps(i, c)) && best.get(i.id)! < 0.1)
+    .map((i) => ({
+      kind: 'drowned-reference',
+      influences: [i.id],
+      cause: `${name(i.id)} has at most ${percent(best.get(i.id)!)} of anything: it will hardly be seen.`,
+      mend: { label: 'Raise it', changes: [{ influence: i.id, set: { weight: round(Math.min(MAX_WEIGHT, i.weight + 0.4)) } }] },
+    }));
+}
+
+function dilution(mix: Weighing, acting: readonly Influence[]): MixWarning[] {
+  for (const channel of CHANNELS) {
+    const { influences } = meanShares(mix, channel);
+    const sharing = mix.influences.filter((i, k) => acting.includes(i) && influences[k] > 0.02);
+    const best = Math.max(0, ...influences);
+    if (sharing.length < 3 || best >= 0.4) continue;
+    const weakest = mix.influences[influences.indexOf(Math.min(...influences.filter((s) => s > 0.02)))];
+    return [
+      {
+        kind: 'dilution',
+        influences: sharing.map((i) => i.id),
+        cause: `${sharing.length} references share the ${CHANNEL_NAMES[channel]}; the strongest has ${percent(best)}.`,
+        mend: { label: 'Switch the weakest off', changes: [{ influence: weakest.id, set: { on: false } }] },
+      },
+    ];
+  }
+  return [];
+}
+
+function weightBeyond(acting: readonly Influence[], name: Name): MixWarning[] {
+  return acting
+    .filter((i) => i.weight > MAX_WEIGHT)
+    .map((i) => ({
+      kind: 'weight-beyond',
+      influences: [i.id],
+      cause: `${name(i.id)} weighs ${i.weight}: beyond ${MAX_WEIGHT} the words are lost.`,
+      mend: { label: `Set it to ${MAX_WEIGHT}`, changes: [{ influence: i.id, set: { weight: MAX_WEIGHT } }] },
+    }));
+}
+
+function wordLookClash(acting: readonly Influence[], { wordMedium, mediumOf }: WarningContext, name: Name): MixWarning[] {
+  if (!wordMedium || !mediumOf) return [];
+  return acting
+    .filter((i) => (i.gives === 'look' || i.gives === 'everything') && mediumOf[i.id] && mediumOf[i.id] !== wordMedium)
+    .map((i) => ({
+      kind: 'word-look-clash',
+      influences: [i.id],
+      cause: `The words ask for ${wordMedium}, ${name(i.id)} is ${mediumOf[i.id]}.`,
+      mend: { label: `Let ${name(i.id)} give its palette only`, changes: [{ influence: i.id, set: { gives: 'palette' } }] },
+    }));
+}

@@ -1,0 +1,45 @@
+import { clamp } from '../maths/scalar';
+import { distanceOn, type Descriptors, type MeasuredChannel } from '../describe/descriptors';
+import { channelsOf } from '../influence/formula';
+import type { Gives } from '../influence/types';
+
+/** The channels that can be measured from pictures alone. */
+const MEASURED: readonly MeasuredChannel[] = ['colour', 'surface', 'layout'];
+
+/**
+ * Arrival on one channel: how far a take went from its control to a reference, 1 - d(take, reference) / d(control,
+ * reference), limited to -0.2..1. `undefined` where control and reference already agree and there is no way to go.
+ */
+export function arrivalOf(takeDistance: number, controlDistance: number): number | undefined {
+  if (!(controlDistance > 1e-6)) return undefined;
+  return clamp(1 - takeDistance / controlDistance, -0.2, 1);
+}
+
+/** The measured way of one take to one reference. */
+export interface Arrival {
+  /** Mean over the channels that the influence gives and that can be measured, -0.2..1; undefined where none can. */
+  readonly overall?: number;
+  readonly channels: Partial<Record<MeasuredChannel, number>>;
+}
+
+/** Arrival of `take` at `reference` on every channel that `gives` acts on and that can be measured. */
+export function measureArrival(gives: Gives, take: Descriptors, control: Descriptors, reference: Descriptors): Arrival {
+  const channels: Partial<Record<MeasuredChannel, number>> = {};
+  const acting = channelsOf(gives);
+  for (const channel of MEASURED) {
+    if (!acting.includes(channel)) continue;
+    const value = arrivalOf(distanceOn(channel, take, reference), distanceOn(channel, control, reference));
+    if (value !== undefined) channels[channel] = value;
+  }
+  const values = Object.values(channels);
+  return { overall: values.length ? values.reduce((a, b) => a + b, 0) / values.length : undefined, channels };
+}
+
+/**
+ * How much of the words' own layout is left: 1 - d(take, control) / d(reference, control) with the farthest reference,
+ * limited to 0..1; 1 without references.
+ */
+export function wordsKept(take: Descriptors, control: Descriptors, references: readonly Descriptors[]): number {
+  const far = Math.max(0, ...references.map((r) => distanceOn('layout', r, control)));
+  return far > 1e-6 ? clamp(1 - distanceOn('layout', take, control) / far) : 1;
+}

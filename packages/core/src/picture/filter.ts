@@ -1,0 +1,105 @@
+import { mapPlanes, type Picture } from './picture';
+
+/** Index reflected at the edges of 0..n-1 (… 2 1 0 1 2 … n-1 n-2 …). */
+export function reflect(i: number, n: number): number {
+  if (n === 1) return 0;
+  let k = i;
+  while (k < 0 || k >= n) {
+    if (k < 0) k = -k;
+    if (k >= n) k = 2 * n - 2 - k;
+  }
+  return k;
+}
+
+function gaussian(sigma: number): Float32Array {
+  const radius = Math.max(1, Math.ceil(2.5 * sigma));
+  const kernel = new Float32Array(2 * radius + 1);
+  let total = 0;
+  for (let i = -radius; i <= radius; i++) {
+    kernel[i + radius] = Math.exp((-i * i) / (2 * sigma * sigma));
+    total += kernel[i + radius];
+  }
+  return kernel.map((v) => v / total);
+}
+
+/** Gaussian blur of one plane; `sigma` in pixels; edges reflected. */
+export function blurPlane(source: Float32Array, w: number, h: number, sigma: number): Float32Array {
+  const kernel = gaussian(sigma);
+  const radius = (kernel.length - 1) >> 1;
+  const rows = new Float32Array(w * h);
+  const out = new Float32Array(w * h);
+  const padded = new Float32Array(w + 2 * radius);
+  for (let y = 0; y < h; y++) {
+    for (let i = -radius; i < w + radius; i++) padded[i + radius] = source[y * w + reflect(i, w)];
+    for (let x = 0; x < w; x++) {
+      let sum = 0;
+      for (let j = 0; j < kernel.length; j++) sum += kernel[j] * padded[x + j];
+      rows[y * w + x] = sum;
+    }
+  }
+  for (let y = 0; y < h; y++) {
+    for (let j = -radius; j <= radius; j++) {
+      const from = reflect(y + j, h) * w;
+      const k = kernel[j + radius];
+      for (let x = 0; x < w; x++) out[y * w + x] += k * rows[from + x];
+    }
+  }
+  return out;
+}
+
+/** Gaussian blur of all planes; `sigma` in pixels. */
+export const blur = ({ width, height, planes }: Picture, sigma: number): Picture =>
+  mapPlanes(width, height, (c) => blurPlane(planes[c], width, height, sigma));
+
+/** Mean over a square window of `radius`, edges reflected; running sums, so the time does not depend on the radius. */
+export function boxPlane(source: Float32Array, w: number, h: number, radius: number): Float32Array {
+  const rows = new Float32Array(w * h);
+  const out = new Float32Array(w * h);
+  const k = 1 / (2 * radius + 1);
+  for (let y = 0; y < h; y++) {
+    const o = y * w;
+    let sum = 0;
+    for (let i = -radius; i <= radius; i++) sum += source[o + reflect(i, w)];
+    for (let x = 0; x < w; x++) {
+      rows[o + x] = sum * k;
+      sum += source[o + reflect(x + radius + 1, w)] - source[o + reflect(x - radius, w)];
+    }
+  }
+  for (let x = 0; x < w; x++) {
+    let sum = 0;
+    for (let i = -radius; i <= radius; i++) sum += rows[reflect(i, h) * w + x];
+    for (let y = 0; y < h; y++) {
+      out[y * w + x] = sum * k;
+      sum += rows[reflect(y + radius + 1, h) * w + x] - rows[reflect(y - radius, h) * w + x];
+    }
+  }
+  return out;
+}
+
+/** Largest value in a square window of `radius` (grey dilation); edges repeated. */
+export function dilatePlane(source: Float32Array, w: number, h: number, radius: number): Float32Array {
+  const rows = new Float32Array(w * h);
+  const out = new Float32Array(w * h);
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      let m = -Infinity;
+      for (let d = -radius; d <= radius; d++) m = Math.max(m, source[y * w + Math.max(0, Math.min(w - 1, x + d))]);
+      rows[y * w + x] = m;
+    }
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      let m = -Infinity;
+      for (let d = -radius; d <= radius; d++) m = Math.max(m, rows[Math.max(0, Math.min(h - 1, y + d)) * w + x]);
+      out[y * w + x] = m;
+    }
+  return out;
+}
+
+/** Smallest value in a square window of `radius` (grey erosion). */
+export const erodePlane = (source: Float32Array, w: number, h: number, radius: number): Float32Array =>
+  dilatePlane(
+    source.map((v) => -v),
+    w,
+    h,
+    radius,
+  ).map((v) => -v);

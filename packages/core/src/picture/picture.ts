@@ -1,0 +1,69 @@
+import { encodeSrgb, labToLinear, linearToLab, SRGB_TO_LINEAR } from '../colour/oklab';
+
+/**
+ * Gain on the a and b planes of a {@link Picture}, so that chroma weighs about as much as lightness when patches are
+ * compared.
+ */
+export const CHROMA_GAIN = 1.6;
+
+/** A picture as three planes L (0..1), a and b (OKLab times {@link CHROMA_GAIN}), row by row. */
+export interface Picture {
+  readonly width: number;
+  readonly height: number;
+  readonly planes: readonly [L: Float32Array, a: Float32Array, b: Float32Array];
+}
+
+/** An empty (black) picture. Throws RangeError unless both sides are whole numbers of at least 1. */
+export function createPicture(width: number, height: number): Picture {
+  if (!(Number.isInteger(width) && Number.isInteger(height) && width > 0 && height > 0)) {
+    throw new RangeError(`A picture needs whole sides of at least 1, not ${width} x ${height}`);
+  }
+  const n = width * height;
+  return { width, height, planes: [new Float32Array(n), new Float32Array(n), new Float32Array(n)] };
+}
+
+/** A copy that shares nothing with `picture`. */
+export const clonePicture = ({ width, height, planes: [L, a, b] }: Picture): Picture => ({
+  width,
+  height,
+  planes: [L.slice(), a.slice(), b.slice()],
+});
+
+/** 8-bit sRGB (4 bytes a pixel; alpha is laid over white) -> Picture. */
+export function pictureFromRgba(rgba: Uint8Array | Uint8ClampedArray, width: number, height: number): Picture {
+  const picture = createPicture(width, height);
+  const [L, A, B] = picture.planes;
+  for (let i = 0, j = 0; i < width * height; i++, j += 4) {
+    const alpha = rgba[j + 3] / 255;
+    const white = 1 - alpha;
+    const lab = linearToLab(
+      SRGB_TO_LINEAR[rgba[j]] * alpha + white,
+      SRGB_TO_LINEAR[rgba[j + 1]] * alpha + white,
+      SRGB_TO_LINEAR[rgba[j + 2]] * alpha + white,
+    );
+    L[i] = lab[0];
+    A[i] = lab[1] * CHROMA_GAIN;
+    B[i] = lab[2] * CHROMA_GAIN;
+  }
+  return picture;
+}
+
+/** Picture -> 8-bit sRGB, opaque, 4 bytes a pixel; colours outside the gamut are limited channel by channel. */
+export function pictureToRgba({ width, height, planes: [L, A, B] }: Picture): Uint8ClampedArray {
+  const out = new Uint8ClampedArray(width * height * 4);
+  for (let i = 0, j = 0; i < width * height; i++, j += 4) {
+    const v = labToLinear(L[i], A[i] / CHROMA_GAIN, B[i] / CHROMA_GAIN);
+    out[j] = encodeSrgb(v[0]);
+    out[j + 1] = encodeSrgb(v[1]);
+    out[j + 2] = encodeSrgb(v[2]);
+    out[j + 3] = 255;
+  }
+  return out;
+}
+
+/** Builds a picture whose planes are made one by one by `make`. */
+export const mapPlanes = (
+  width: number,
+  height: number,
+  make: (channel: 0 | 1 | 2) => Float32Array,
+): Picture => ({ width, height, planes: [make(0), make(1), make(2)] });

@@ -1,0 +1,79 @@
+import { mapPlanes, type Picture } from './picture';
+
+/**
+ * One plane to another size: area average when it shrinks (both sides), bilinear otherwise. Sizes in pixels, row by row.
+ */
+export function resamplePlane(source: Float32Array, sw: number, sh: number, dw: number, dh: number): Float32Array {
+  const out = new Float32Array(dw * dh);
+  if (sw === dw && sh === dh) {
+    out.set(source);
+    return out;
+  }
+  return dw <= sw && dh <= sh ? shrink(source, sw, sh, dw, dh, out) : enlarge(source, sw, sh, dw, dh, out);
+}
+
+function shrink(source: Float32Array, sw: number, sh: number, dw: number, dh: number, out: Float32Array): Float32Array {
+  const fx = sw / dw;
+  const fy = sh / dh;
+  const rows = new Float32Array(dw * sh);
+  for (let x = 0; x < dw; x++) {
+    const a = x * fx;
+    const b = (x + 1) * fx;
+    const i0 = Math.floor(a);
+    const i1 = Math.min(sw - 1, Math.ceil(b) - 1);
+    for (let i = i0; i <= i1; i++) {
+      const weight = (Math.min(b, i + 1) - Math.max(a, i)) / fx;
+      for (let y = 0; y < sh; y++) rows[y * dw + x] += weight * source[y * sw + i];
+    }
+  }
+  for (let y = 0; y < dh; y++) {
+    const a = y * fy;
+    const b = (y + 1) * fy;
+    const i0 = Math.floor(a);
+    const i1 = Math.min(sh - 1, Math.ceil(b) - 1);
+    for (let i = i0; i <= i1; i++) {
+      const weight = (Math.min(b, i + 1) - Math.max(a, i)) / fy;
+      for (let x = 0; x < dw; x++) out[y * dw + x] += weight * rows[i * dw + x];
+    }
+  }
+  return out;
+}
+
+function enlarge(source: Float32Array, sw: number, sh: number, dw: number, dh: number, out: Float32Array): Float32Array {
+  const fx = sw / dw;
+  const fy = sh / dh;
+  const left = new Int32Array(dw);
+  const right = new Int32Array(dw);
+  const part = new Float32Array(dw);
+  for (let x = 0; x < dw; x++) {
+    const u = Math.min(sw - 1, Math.max(0, (x + 0.5) * fx - 0.5));
+    left[x] = Math.floor(u);
+    right[x] = Math.min(sw - 1, left[x] + 1);
+    part[x] = u - left[x];
+  }
+  const row = new Float32Array(sw);
+  for (let y = 0; y < dh; y++) {
+    const v = Math.min(sh - 1, Math.max(0, (y + 0.5) * fy - 0.5));
+    const top = Math.floor(v);
+    const t = v - top;
+    const a = top * sw;
+    const b = Math.min(sh - 1, top + 1) * sw;
+    for (let x = 0; x < sw; x++) row[x] = source[a + x] + t * (source[b + x] - source[a + x]);
+    const o = y * dw;
+    for (let x = 0; x < dw; x++) out[o + x] = row[left[x]] + part[x] * (row[right[x]] - row[left[x]]);
+  }
+  return out;
+}
+
+/** A picture at another size; see {@link resamplePlane}. */
+export function resample(picture: Picture, width: number, height: number): Picture {
+  const { width: w, height: h, planes } = picture;
+  if (w === width && h === height) return picture;
+  return mapPlanes(width, height, (c) => resamplePlane(planes[c], w, h, width, height));
+}
+
+/** A picture whose longer side is `side` pixels, aspect kept (sides of at least 1). */
+export function resampleToLongSide(picture: Picture, side: number): Picture {
+  const k = side / Math.max(picture.width, picture.height);
+  return resample(picture, Math.max(1, Math.round(picture.width * k)), Math.max(1, Math.round(picture.height * k)));
+}
