@@ -1,0 +1,336 @@
+import { createCanvas, type Canvas, type CanvasGradient, type CanvasPattern, type SKRSContext2D } from '@napi-rs/canvas';
+import { adjustLch, clamp, cssOf, lerp, mixLch, Random, type Lch } from '@urbild/core';
+import { resamplePath } from '../geometry/curve';
+import { boundsOf, type Bounds } from '../geometry/point';
+import type { Environment } from '../light/environment';
+import {
+  boundsOfNode,
+  type BladesNode,
+  type GlowNode,
+  type GroupNode,
+  type LineNode,
+  type MistNode,
+  type Node,
+  type Reflection,
+  type ShapeNode,
+} from '../stage/displayList';
+import { REGION } from '../stage/region';
+import type { Scene } from '../stage/scene';
+import { addGrain, displacePixels } from './post';
+import { bristleDab, colourAt, taperedLine, tracePath } from './strokes';
+import { textureTile, type TextureName } from './textures';
+
+/** Pictures are drawn this much larger and reduced. */
+const OVERSAMPLING = 1.5;
+
+/** The light on one shape: the scene's, bent by lamps and warmed in the shadows of skin, hair and cloth. */
+interface ShapeLight {
+  readonly direction: readonly [number, number];
+  readonly light: Lch;
+  readonly shadow: Lch;
+  readonly rim: number;
+}
+
+/**
+ * Opaque paint on paper, the house look; also the base of all other media, which replace how single kinds of node are
+ * rendered.
+ */
+export class GouacheRenderer {
+  protected readonly random: Random;
+  protected readonly light: Environment;
+  #patterns = new Map<TextureName, CanvasPattern>();
+
+  constructor(protected readonly scene: Scene) {
+    this.random = new Random(scene.seed ^ 0x51ab);
+    this.light = scene.light;
+  }
+
+  /** Renders the whole scene; the canvas has the scene's size. */
+  render(): Canvas {
+    const { width: w, height: h } = this.scene;
+    const large = createCanvas(Math.round(w * OVERSAMPLING), Math.round(h * OVERSAMPLING));
+    const context = large.getContext('2d');
+    context.scale(OVERSAMPLING, OVERSAMPLING);
+    this.ground(context, w, h);
+    this.node(context, this.scene.root);
+    const canvas = createCanvas(w, h);
+    const small = canvas.getContext('2d');
+    small.imageSmoothingEnabled = true;
+    small.imageSmoothingQuality = 'high';
+    small.drawImage(large, 0, 0, w, h);
+    this.finish(small, w, h);
+    return canvas;
+  }
+
+  /** The bare paper. */
+  protected ground(context: SKRSContext2D, w: number, h: number): void {
+    context.fillStyle = cssOf(this.light.haze);
+    context.fillRect(0, 0, w, h);
+  }
+
+  /** What happens to the finished pixels. */
+  protected finish(context: SKRSContext2D, w: number, h: number): void {
+    displacePixels(context, w, h, 0.8, this.scene.seed);
+    addGrain(context, w, h, 1, this.light.vignette);
+  }
+
+  protected pattern(context: SKRSContext2D, name: TextureName): CanvasPattern {
+    const known = this.#patterns.get(name);
+    if (known) return known;
+    const pattern = context.createPattern(textureTile(name), 'repeat')!;
+    this.#patterns.set(name, pattern);
+    return pattern;
+  }
+
+  protected node(context: SKRSContext2D, n: Node): void {
+    switch (n.kind) {
+      case 'group':
+        if (n.reflection) this.reflected(context, n, n.reflection);
+        else n.children.forEach((child) => this.node(context, child));
+        return;
+      case 'shape':
+        this.shape(context, n);
+        if (n.children?.length) {
+          context.save();
+          tracePath(context, n.path);
+          context.clip();
+          n.children.forEach((child) => this.node(context, child));
+          context.restore();
+        }
+        return;
+      case 'line':
+        return this.line(context, n);
+      case 'blades':
+        return this.blades(context, n);
+      case 'glow':
+        return this.glow(context, n);
+      case 'mist':
+        return this.mist(context, n);
+    }
+  }
+
+  /** A group and its mirror image, row by row, more broken towards the viewer. */
+  protected reflected(context: SKRSContext2D, n: GroupNode, mirror: Reflection): void {
+    const { width: W, height: H, noise } = this.scene;
+    const raw = boundsOfNode(n);
+    const box = [Math.max(-20, Math.floor(raw[0])), Math.max(-20, Math.floor(raw[1])), Math.min(W + 20, Math.ceil(raw[2])), Math.min(H + 20, Math.ceil(raw[3]))];
+    const w = box[2] - box[0];
+    const h = box[3] - box[1];
+    if (w < 2 || h < 2) return;
+    const layer = createCanvas(Math.ceil(w * OVERSAMPLING), Math.ceil(h * OVERSAMPLING));
+    const layerContext = layer.getContext('2d');
+    layerContext.scale(OVERSAMPLING, OVERSAMPLING);
+    layerContext.translate(-box[0], -box[1]);
+    n.children.forEach((child) => this.node(layerContext, child));
+    const tinted = createCanvas(layer.width, layer.height);
+    const tintedContext = tinted.getContext('2d');
+    tintedContext.drawImage(layer, 0, 0);
+    tintedContext.globalCompositeOperation = 'source-atop';
+    tintedContext.fillStyle = cssOf(this.light.water[1], mirror.tint ?? 0.38);
+    tintedContext.fillRect(0, 0, tinted.width, tinted.height);
+    const step = 1.5;
+    const reach = Math.min(mirror.y - box[1], (H - mirror.y) * 1.3);
+    for (let r = 0; r < reach; r += step) {
+      const sourceY = (mirror.y - box[1] - (r + step)) * OVERSAMPLING;
+      if (sourceY < 0) break;
+      const deep = r / (reach || 1);
+      const sway = (noise.at(r * 0.35 + mirror.y, 3.3) * 1.6 + Math.sin(r * 0.9 + mirror.y) * 0.8) * (mirror.sway ?? 1.6) * (0.4 + deep * 1.5);
+      context.globalAlpha = clamp((mirror.alpha ?? 0.75) * (1 - deep * 0.65) * (0.75 + 0.25 * noise.at(r * 0.5, 9.1 + mirror.y)));
+      context.drawImage(tinted, 0, sourceY, tinted.width, Math.max(1, step * OVERSAMPLING), box[0] + sway, mirror.y + r * 0.9, w, step * 0.9 + 0.6);
+    }
+    context.globalAlpha = 1;
+    context.drawImage(layer, box[0], box[1], w, h);
+  }
+
+  protected shape(context: SKRSContext2D, node: ShapeNode): void {
+    const bounds = boundsOf(node.path);
+    const [n, light] = this.#lit(node, bounds);
+    const w = bounds[2] - bounds[0];
+    const h = bounds[3] - bounds[1];
+    context.save();
+    if (n.alpha) context.globalAlpha = n.alpha;
+    if (n.blend) context.globalCompositeOperation = n.blend;
+    tracePath(context, n.path);
+    context.fillStyle = this.baseFill(context, n, bounds, light);
+    context.fill();
+    if (n.plain || (n.alpha ?? 1) < 0.5 || Math.max(w, h) < 9) {
+      context.restore();
+      return;
+    }
+    context.clip();
+    this.#dabs(context, n, bounds, light);
+    this.#crescents(context, n, bounds, light);
+    this.#texture(context, n, bounds);
+    context.restore();
+    if (n.outline) {
+      context.fillStyle = cssOf(mixLch(adjustLch(n.colour, -0.32, 1.1), this.light.shadow, 0.3), 0.75);
+      taperedLine(context, resamplePath([...n.path, n.path[0]], 5, false), n.outline, n.id, 0.05, 0.05);
+    }
+  }
+
+  /** The light that falls on a shape, and the shape with the colour that lamps give it. */
+  #lit(n: ShapeNode, bounds: Bounds): [ShapeNode, ShapeLight] {
+    const e = this.light;
+    const warm = (towards: Lch, amount: number) => mixLch(e.shadow, towards, amount);
+    const shadow =
+      n.region === REGION.skin
+        ? warm([0.42, 0.13, 22], 0.62)
+        : n.region === REGION.hair
+          ? warm([n.colour[0] * 0.45, n.colour[1], n.colour[2] - 8], 0.55)
+          : n.region === REGION.garment || n.region === REGION.prop
+            ? warm([n.colour[0] * 0.45, n.colour[1] * 0.95, n.colour[2] - 14], 0.5)
+            : e.shadow;
+    let light: ShapeLight = { direction: e.direction, light: e.light, shadow, rim: e.rim };
+    let lit = n;
+    const touched = !n.gradient && n.volume !== 0 && n.region !== REGION.sky && n.region !== REGION.cloud;
+    if (touched)
+      for (const lamp of this.scene.lamps) {
+        const dx = (bounds[0] + bounds[2]) / 2 - lamp.x;
+        const dy = (bounds[1] + bounds[3]) / 2 - lamp.y;
+        const distance = Math.hypot(dx, dy) || 1;
+        const k = Math.exp(-((distance / lamp.radius) ** 2));
+        if (k <= 0.03) continue;
+        light = {
+          direction: [lerp(e.direction[0], dx / distance, k), lerp(e.direction[1], dy / distance, k)],
+          light: mixLch(e.light, [0.9, 0.125, 76], k),
+          shadow,
+          rim: e.rim * (1 + k),
+        };
+        const glowing = mixLch([clamp(lit.colour[0] + 0.22), lit.colour[1] * 1.35, lit.colour[2]], [0.85, 0.12, 72], 0.28);
+        lit = { ...lit, colour: mixLch(lit.colour, glowing, k * 0.62), volume: (lit.volume ?? 0.5) * (1 + k * 0.9) };
+      }
+    return [lit, light];
+  }
+
+  /** Flat, blended or modelled along the light. */
+  protected baseFill(context: SKRSContext2D, n: ShapeNode, bounds: Bounds, light: ShapeLight): string | CanvasGradient {
+    if (n.gradient) {
+      const fill = context.createLinearGradient(...n.gradient.line);
+      n.gradient.stops.forEach(([t, c]) => fill.addColorStop(t, cssOf(c)));
+      return fill;
+    }
+    if (n.toColour) {
+      const fill = context.createLinearGradient(0, bounds[1], 0, bounds[3]);
+      fill.addColorStop(0, cssOf(n.colour));
+      fill.addColorStop(1, cssOf(n.toColour));
+      return fill;
+    }
+    const volume = n.volume ?? 0.5;
+    if (!volume) return cssOf(n.colour);
+    const cx = (bounds[0] + bounds[2]) / 2;
+    const cy = (bounds[1] + bounds[3]) / 2;
+    const rx = (bounds[2] - bounds[0]) / 2;
+    const ry = (bounds[3] - bounds[1]) / 2;
+    const [lx, ly] = light.direction;
+    const fill = context.createLinearGradient(cx - lx * rx, cy - ly * ry, cx + lx * rx, cy + ly * ry);
+    const near = Math.exp(-n.depth * 2);
+    fill.addColorStop(0, cssOf(mixLch(n.colour, light.light, 0.3 * volume * near)));
+    fill.addColorStop(0.45, cssOf(n.colour));
+    fill.addColorStop(1, cssOf(mixLch(n.colour, light.shadow, 0.42 * volume * near)));
+    return fill;
+  }
+
+  #dabs(context: SKRSContext2D, n: ShapeNode, bounds: Bounds, light: ShapeLight): void {
+    const r = this.random;
+    const w = bounds[2] - bounds[0];
+    const h = bounds[3] - bounds[1];
+    const strength = n.texture ?? 1;
+    if (strength <= 0) return;
+    const direction = strokeDirection(n, w, h);
+    const near = Math.exp(-n.depth * 1.2);
+    const count = Math.min(120, Math.round((w * h * strength) / 900) + 2);
+    for (let i = 0; i < count; i++) {
+      const px = r.range(bounds[0], bounds[2]);
+      const py = r.range(bounds[1], bounds[3]);
+      const length = Math.min(Math.max(w, h) * 0.5, r.range(14, 60));
+      const a = direction + r.bell() * 0.18;
+      const width = Math.min(r.range(5, 18), Math.min(w, h) * 0.45);
+      let c = adjustLch(colourAt(n, px, py, bounds), r.bell() * 0.035 * near, 1 + r.bell() * 0.12, r.bell() * 7 * near);
+      if (n.volume !== 0 && !n.gradient) {
+        const u = 2 * (((px - (bounds[0] + w / 2)) * light.direction[0]) / (w || 1) + ((py - (bounds[1] + h / 2)) * light.direction[1]) / (h || 1));
+        c = u < 0 ? mixLch(c, light.light, -u * 0.16 * near) : mixLch(c, light.shadow, u * 0.26 * near);
+      }
+      const dx = (Math.cos(a) * length) / 2;
+      const dy = (Math.sin(a) * length) / 2;
+      bristleDab(context, r, [px - dx, py - dy, px + dx, py + dy], width, c, 0.32, Math.max(3, Math.round(width / 2.2)), r.bell() * 4);
+    }
+  }
+
+  /** Shadow on the side away from the light, a thin rim on the side towards it. */
+  #crescents(context: SKRSContext2D, n: ShapeNode, bounds: Bounds, light: ShapeLight): void {
+    const near = Math.exp(-n.depth * 1.2);
+    const small = Math.min(bounds[2] - bounds[0], bounds[3] - bounds[1]);
+    const crescent = (dx: number, dy: number, colour: Lch, alpha: number) => {
+      context.fillStyle = cssOf(colour, alpha);
+      context.beginPath();
+      context.rect(bounds[0] - 30, bounds[1] - 30, bounds[2] - bounds[0] + 60, bounds[3] - bounds[1] + 60);
+      n.path.forEach(([x, y], i) => (i ? context.lineTo(x + dx, y + dy) : context.moveTo(x + dx, y + dy)));
+      context.closePath();
+      context.fill('evenodd');
+    };
+    const [lx, ly] = light.direction;
+    if (n.shade !== 0) {
+      const q = (n.shade ?? 1) * Math.min(small * 0.16, 14);
+      if (q > 0.6) {
+        crescent(-lx * q, -ly * q, mixLch(n.colour, light.shadow, 0.6), 0.22 * near);
+        crescent(-lx * q * 0.5, -ly * q * 0.5, mixLch(n.colour, light.shadow, 0.75), 0.22 * near);
+      }
+    }
+    if (n.rim !== 0) {
+      const q = (n.rim ?? 1) * Math.min(small * 0.07, 3.2) * light.rim;
+      if (q > 0.3) crescent(lx * q, ly * q, mixLch(n.colour, light.light, 0.72), 0.62 * near);
+    }
+  }
+
+  #texture(context: SKRSContext2D, n: ShapeNode, bounds: Bounds): void {
+    const strength = n.texture ?? 1;
+    if (strength <= 0) return;
+    context.globalCompositeOperation = 'soft-light';
+    context.globalAlpha = 0.27 * Math.min(1.2, strength);
+    context.fillStyle = this.pattern(context, n.mottled ? 'mottled' : 'dry');
+    context.translate(bounds[0], bounds[1]);
+    context.rotate(strokeDirection(n, bounds[2] - bounds[0], bounds[3] - bounds[1]));
+    context.fillRect(-1400, -1400, 2800, 2800);
+  }
+
+  protected line(context: SKRSContext2D, n: LineNode): void {
+    context.save();
+    context.globalAlpha = n.alpha;
+    context.fillStyle = cssOf(n.colour);
+    taperedLine(context, resamplePath(n.path, 4, false), n.width, n.id, n.taperStart, n.taperEnd);
+    context.restore();
+  }
+
+  protected blades(context: SKRSContext2D, n: BladesNode): void {
+    for (const blade of n.blades) {
+      tracePath(context, blade.path);
+      context.fillStyle = cssOf(blade.colour);
+      context.fill();
+    }
+  }
+
+  protected glow(context: SKRSContext2D, n: GlowNode): void {
+    context.save();
+    if (!n.stain) context.globalCompositeOperation = 'screen';
+    const fill = context.createRadialGradient(n.x, n.y, 0, n.x, n.y, n.radius);
+    for (const [at, k] of [[0, 1], [0.25, 0.5], [0.6, 0.14], [1, 0]] as const) fill.addColorStop(at, cssOf(n.colour, n.alpha * k));
+    context.fillStyle = fill;
+    context.fillRect(n.x - n.radius, n.y - n.radius, n.radius * 2, n.radius * 2);
+    context.restore();
+  }
+
+  protected mist(context: SKRSContext2D, n: MistNode): void {
+    context.save();
+    context.translate(n.x + n.width / 2, n.y);
+    context.scale(n.width / 2, n.height);
+    const fill = context.createRadialGradient(0, 0, 0, 0, 0, 1);
+    for (const [at, k] of [[0, 0.62], [0.5, 0.3], [1, 0]] as const) fill.addColorStop(at, cssOf(n.colour, n.alpha * k));
+    context.fillStyle = fill;
+    context.fillRect(-1, -1, 2, 2);
+    context.restore();
+  }
+}
+
+/** Along the longer side of a flat shape, upright in a tall one, slanting otherwise. */
+const strokeDirection = (n: ShapeNode, w: number, h: number): number =>
+  n.strokes ?? (w > h * 1.3 ? 0 : h > w * 1.6 ? Math.PI / 2 : -0.5);

@@ -1,0 +1,29 @@
+/** What a shape is a picture of; the values are the codes in the label map of a stage. */
+export const REGION = {
+  none: 0,
+  sky: 1,
+  cloud: 2,
+  sun: 3,
+  water: 4,
+  ground: 5,
+  hill: 6,
+  foliage: 7,
+  building: 8,
+  roof: 9,
+  window: 10,
+  boat: 11,
+  wood: 12,
+  rock: 13,
+  skin: 14,
+  hair: 15,
+  garment: 16,
+  prop: 17,
+  animal: 18,
+  eye: 19,
+} as const;
+export type Region = (typeof REGION)[keyof typeof REGION];
+
+const FIGURE: readonly Region[] = [REGION.skin, REGION.hair, REGION.garment, REGION.animal, REGION.eye, REGION.prop];
+
+/** True for the regions that make up people and creatures, which must stay readable. */
+export const isFigure = (region: number): boolean => (FIGURE as readonly number[]).includes(region);
