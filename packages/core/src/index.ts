@@ -22,4 +22,5 @@ export * from './describe/palette';
 export * from './describe/surface';
 export * from './describe/layout';
 export * from './describe/descriptors';
+export * from './describe/horizon';
 export * from './measure/arrival';

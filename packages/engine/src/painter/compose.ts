@@ -58,7 +58,7 @@ function paintClose(scene: Scene, brief: SceneBrief, people: readonly Person[], 
   const head = (portrait ? Math.min(H * 0.42, W * 0.5) : Math.min(H * 0.25, W * 0.3)) * (people.length > 1 ? 0.86 : 1);
   const y = portrait ? H * 0.74 : H * 0.52;
   const heronStands = brief.subjects.includes('Brom');
-  if (heronStands) heron(scene, W * 0.84, H * 1.12, H * 0.86, 0.02, { flip: true });
+  if (heronStands) heron(scene, W * 0.87, H * 1.14, H * 0.8, 0.02, { flip: true });
   people.forEach((name, i) => {
     const person = CAST[name];
     const x = people.length === 1 ? W * (heronStands ? 0.4 : portrait ? 0.51 : 0.47) : W * (0.3 + (0.42 * i) / (people.length - 1));

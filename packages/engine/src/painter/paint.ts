@@ -24,13 +24,15 @@ export interface PaintOptions {
   /** The words' medium, or gouache, when absent. */
   readonly medium?: Medium;
   readonly inks?: LinocutInks;
+  /** Called often while painting; throws to stop. */
+  readonly checkpoint?: () => void;
 }
 
 /** Paints a brief: the same brief, size and seed give the same pixels. */
 export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const { width, height } = options;
   const scene = compose(brief, width, height, options.seed, options.hints);
-  const canvas = renderScene(scene, options.medium ?? brief.medium ?? 'gouache', options.inks);
+  const canvas = renderScene(scene, options.medium ?? brief.medium ?? 'gouache', options.inks, options.checkpoint);
   const { data } = canvas.getContext('2d').getImageData(0, 0, width, height);
   return { width, height, rgba: data, labels: labelMap(scene) };
 }

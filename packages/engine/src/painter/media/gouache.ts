@@ -45,8 +45,11 @@ export class GouacheRenderer {
     this.light = scene.light;
   }
 
-  /** Renders the whole scene; the canvas has the scene's size. */
-  render(): Canvas {
+  #checkpoint: () => void = () => {};
+
+  /** Renders the whole scene; the canvas has the scene's size. `checkpoint` is called at every node and may throw to stop. */
+  render(checkpoint: () => void = () => {}): Canvas {
+    this.#checkpoint = checkpoint;
     const { width: w, height: h } = this.scene;
     const large = createCanvas(Math.round(w * OVERSAMPLING), Math.round(h * OVERSAMPLING));
     const context = large.getContext('2d');
@@ -83,6 +86,7 @@ export class GouacheRenderer {
   }
 
   protected node(context: SKRSContext2D, n: Node): void {
+    this.#checkpoint();
     switch (n.kind) {
       case 'group':
         if (n.reflection) this.reflected(context, n, n.reflection);

@@ -16,19 +16,24 @@ export const LINOCUT_INKS: Readonly<Record<'green' | 'blue' | 'red', LinocutInks
 };
 
 /** Renders a scene in a medium; the canvas has the scene's size. Linocuts print in `inks`. */
-export function renderScene(scene: Scene, medium: Medium, inks: LinocutInks = LINOCUT_INKS.blue): Canvas {
+export function renderScene(
+  scene: Scene,
+  medium: Medium,
+  inks: LinocutInks = LINOCUT_INKS.blue,
+  checkpoint: () => void = () => {},
+): Canvas {
   switch (medium) {
     case 'gouache':
-      return new GouacheRenderer(scene).render();
+      return new GouacheRenderer(scene).render(checkpoint);
     case 'ink wash':
-      return new InkWashRenderer(scene).render();
+      return new InkWashRenderer(scene).render(checkpoint);
     case 'linocut':
-      return new LinocutRenderer(scene, inks).render();
+      return new LinocutRenderer(scene, inks).render(checkpoint);
     case 'pastel':
-      return new PastelRenderer(scene).render();
+      return new PastelRenderer(scene).render(checkpoint);
     case 'paper-cut':
-      return new PaperCutRenderer(scene).render();
+      return new PaperCutRenderer(scene).render(checkpoint);
     case 'woodblock':
-      return new WoodblockRenderer(scene).render();
+      return new WoodblockRenderer(scene).render(checkpoint);
   }
 }

@@ -1,3 +1,4 @@
+import { clamp, lerp } from '@urbild/core';
 import type { Scene } from '../stage/scene';
 
 /** Where people, boats and things go in a painted place; lengths in px. */
@@ -16,7 +17,11 @@ export interface Staging {
 
 /** What of a layout overrules a place's own: parts of the height, 0..1. */
 export interface LayoutHints {
-  readonly horizon?: number;
+  readonly horizon?: {
+    readonly at: number;
+    /** How far it overrules the place, 0..1. */
+    readonly share: number;
+  };
 }
 
 /** Paints sky, land and buildings and says where the subjects go. */
@@ -24,4 +29,4 @@ export type Place = (scene: Scene, hints: LayoutHints) => Staging;
 
 /** The horizon of a place in px: its own part of the height unless the layout says otherwise. */
 export const horizonOf = (scene: Scene, hints: LayoutHints, usual: number): number =>
-  scene.height * Math.min(0.68, Math.max(0.3, hints.horizon ?? usual));
+  scene.height * lerp(usual, clamp(hints.horizon?.at ?? usual, 0.3, 0.68), hints.horizon?.share ?? 0);

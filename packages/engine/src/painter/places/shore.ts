@@ -34,7 +34,7 @@ export const lighthouse: Place = (scene, hints) => {
   paintClouds(scene, hz);
   const x = W * 0.68;
   const foot = hz - 40 * u;
-  const lampY = foot - 258 * u * LIGHTHOUSE_LAMP;
+  const lampY = foot - 238 * u * LIGHTHOUSE_LAMP;
   if (e.lamps) {
     lightBeam(scene, x, lampY, W * 0.9, Math.PI - 0.03, Math.PI + 0.15, 0.45);
     lightBeam(scene, x, lampY, W * 0.6, -0.1, 0.1, 0.34);
@@ -48,7 +48,7 @@ export const lighthouse: Place = (scene, hints) => {
   }
   rock(scene, x + 10 * u, hz + 32 * u, 340 * u, 90 * u, [0.45, 0.03, 260], 0.34, 9, 0.8);
   cottage(scene, x + 52 * u, hz - 12 * u, 0.3);
-  lighthouseTower(scene, x, foot, 258 * u, 0.26);
+  lighthouseTower(scene, x, foot, 238 * u, 0.26);
   rock(scene, x - 50 * u, hz + 38 * u, 150 * u, 64 * u, [0.39, 0.03, 262], 0.24, 7);
   rock(scene, x + 104 * u, hz + 42 * u, 200 * u, 60 * u, [0.37, 0.03, 262], 0.22, 7);
   if (storm) waveRow(scene, hz + 150 * u, 46, 80, 0.06, [0.33, 0.05, 212], true);

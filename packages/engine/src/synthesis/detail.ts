@@ -1,0 +1,71 @@
+import { blur, blurPlane, resample, resamplePlane, type Picture } from '@urbild/core';
+import { isFigure } from '../painter/stage/region';
+
+/** Figures are detail at least this much. */
+const FIGURE_DETAIL = 0.6;
+
+/**
+ * Where a stage has fine forms that must survive, 0..1 per pixel: local contrast, and every figure. `labels` is the
+ * stage's label map at its own size.
+ */
+export function detailMask(stage: Picture, labels?: Uint8Array): Float32Array {
+  const scale = Math.min(1, 320 / Math.max(stage.width, stage.height));
+  const w = Math.max(1, Math.round(stage.width * scale));
+  const h = Math.max(1, Math.round(stage.height * scale));
+  const small = resample(stage, w, h);
+  const k = Math.max(w, h) / 512;
+  const soft = blur(small, 4 * k);
+  const contrast = new Float32Array(w * h);
+  for (let c = 0; c < 3; c++)
+    for (let i = 0; i < contrast.length; i++) contrast[i] += (small.planes[c][i] - soft.planes[c][i]) ** 2;
+  const mask = blurPlane(contrast.map(Math.sqrt), w, h, 1.2 * k).map((v) => Math.min(1, Math.max(0, (v - 0.015) / 0.07)));
+  if (labels)
+    for (let y = 0; y < h; y++)
+      for (let x = 0; x < w; x++) {
+        const label = labels[Math.min(stage.height - 1, Math.floor(y / scale)) * stage.width + Math.min(stage.width - 1, Math.floor(x / scale))];
+        if (isFigure(label)) mask[y * w + x] = Math.max(mask[y * w + x], FIGURE_DETAIL);
+      }
+  return resamplePlane(blurPlane(mask, w, h, 0.8 * k), w, h, stage.width, stage.height);
+}
+
+/**
+ * Contour lines from the colour edges of a stage: coverage 0..1 per pixel, about `halfWidth` px of 512 wide. Edges are
+ * maxima of the colour gradient along its direction (Di Zenzo 1986, thinned as by Canny 1986).
+ */
+export function contourLines(stage: Picture, halfWidth: number): Float32Array {
+  const { width: w, height: h } = stage;
+  const k = Math.max(w, h) / 512;
+  const soft = blur(stage, 0.8 * k);
+  const n = w * h;
+  const strength = new Float32Array(n);
+  const dirX = new Float32Array(n);
+  const dirY = new Float32Array(n);
+  for (let y = 1; y < h - 1; y++)
+    for (let x = 1; x < w - 1; x++) {
+      const i = y * w + x;
+      let xx = 0;
+      let yy = 0;
+      let xy = 0;
+      for (const p of soft.planes) {
+        const gx = p[i + 1] - p[i - 1];
+        const gy = p[i + w] - p[i - w];
+        xx += gx * gx;
+        yy += gy * gy;
+        xy += gx * gy;
+      }
+      const angle = 0.5 * Math.atan2(2 * xy, xx - yy);
+      dirX[i] = Math.cos(angle);
+      dirY[i] = Math.sin(angle);
+      strength[i] = Math.sqrt(xx + yy);
+    }
+  const edges = new Float32Array(n);
+  for (let y = 2; y < h - 2; y++)
+    for (let x = 2; x < w - 2; x++) {
+      const i = y * w + x;
+      if (strength[i] < 0.05 / k) continue;
+      const step = Math.round(dirX[i]) + Math.round(dirY[i]) * w;
+      if (strength[i] >= strength[i + step] && strength[i] >= strength[i - step]) edges[i] = Math.min(1, (strength[i] * k - 0.05) / 0.1);
+    }
+  const sigma = halfWidth * k;
+  return blurPlane(edges, w, h, sigma).map((v) => Math.min(1, v * sigma * 1.6));
+}

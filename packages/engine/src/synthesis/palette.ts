@@ -1,0 +1,94 @@
+import {
+  applyColourTable,
+  applyGuided,
+  blurPlane,
+  clonePicture,
+  fitGuided,
+  learnColourTable,
+  resamplePlane,
+  resampleToLongSide,
+  transportColours,
+  type Picture,
+} from '@urbild/core';
+import { LeastRecentlyUsed } from './cache';
+import type { PreparedReference } from './reference';
+
+/** A reference and its share of the palette, 0..1. */
+export interface PaletteShare {
+  readonly reference: PreparedReference;
+  readonly share: number;
+}
+
+/** Weight of the height in the picture: skies take their colours from skies. */
+const HEIGHT_WEIGHT = 0.25;
+
+/**
+ * Moves the colours of a stage towards the weighted barycentre of its references, as far as their shares sum to. Small
+ * pictures are transported and a guided filter carries the result up, so that flat shapes stay flat; local contrast
+ * that would be lost or turned around is given back.
+ */
+export function recolourStage(stage: Picture, palette: readonly PaletteShare[]): Picture {
+  const amount = Math.min(1, palette.reduce((s, p) => s + p.share, 0));
+  if (amount <= 0) return stage;
+  const small = resampleToLongSide(stage, Math.max(stage.width, stage.height) <= 256 ? 72 : 96);
+  const targets = palette.map((p) => resampleToLongSide(p.reference.areas, 96));
+  const moved = transportColours(
+    small,
+    targets,
+    palette.map((p) => p.share),
+    { heightWeight: HEIGHT_WEIGHT },
+  );
+  const full = applyGuided(fitGuided(small, moved, 5, 2e-4), stage);
+  const out = clonePicture(stage);
+  for (let c = 0; c < 3; c++) {
+    const [from, to, target] = [stage.planes[c], full.planes[c], out.planes[c]];
+    for (let i = 0; i < target.length; i++) target[i] = from[i] + amount * (to[i] - from[i]);
+  }
+  guardContrast(stage, out, palette, amount);
+  return out;
+}
+
+/** Restores lightness contrast at about 24 px of 512 where recolouring lost or inverted it. */
+function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteShare[], amount: number): void {
+  const { width: w, height: h } = stage;
+  const q = Math.min(1, 128 / Math.max(w, h));
+  const sw = Math.max(1, Math.round(w * q));
+  const sh = Math.max(1, Math.round(h * q));
+  const local = (p: Float32Array) => resamplePlane(blurPlane(resamplePlane(p, w, h, sw, sh), sw, sh, 6), sw, sh, w, h);
+  const before = local(stage.planes[0]);
+  const after = local(out.planes[0]);
+  const low = Math.min(...palette.map((p) => p.reference.extremes.dark[0]));
+  const high = Math.max(...palette.map((p) => p.reference.extremes.light[0]));
+  const L = out.planes[0];
+  for (let i = 0; i < L.length; i++) {
+    const was = stage.planes[0][i] - before[i];
+    const is = L[i] - after[i];
+    if (Math.abs(was) <= Math.abs(is) && was * is >= 0) continue;
+    const v = L[i] + 0.5 * amount * (was - is);
+    L[i] = v < low ? Math.min(low, L[i]) : v > high ? Math.max(high, L[i]) : v;
+  }
+}
+
+/** A reference recoloured to the palette that the picture has, and what is needed of it. */
+export type RecolouredReference = Pick<PreparedReference, 'picture' | 'areas'>;
+
+const recoloured = new LeastRecentlyUsed<RecolouredReference>(16);
+
+/**
+ * Brings `reference` into the common palette of several references and of the stage, so that patches of all of them fit
+ * beside each other. Kept by content, shares and size.
+ */
+export function toCommonPalette(reference: PreparedReference, palette: readonly PaletteShare[], stage: Picture, stageKey: string): RecolouredReference {
+  const amount = Math.min(1, palette.reduce((s, p) => s + p.share, 0));
+  const total = palette.reduce((s, p) => s + p.share, 0) || 1;
+  const shares = palette.map((p) => (p.share / total) * amount);
+  const key = [reference.key, ...palette.map((p, i) => `${p.reference.key}:${shares[i].toFixed(6)}`), amount < 0.999 ? stageKey : ''].join('|');
+  return recoloured.get(key, () => {
+    const small = resampleToLongSide(reference.picture, 96);
+    const clouds = [...palette.map((p) => resampleToLongSide(p.reference.picture, 96)), resampleToLongSide(stage, 96)];
+    const moved = transportColours(small, clouds, [...shares, 1 - amount], { dither: 0, seed: 5 });
+    const table = learnColourTable(small, moved);
+    const picture = applyColourTable(reference.picture, table);
+    return { picture, areas: reference.areas === reference.picture ? picture : applyColourTable(reference.areas, table) };
+  });
+}

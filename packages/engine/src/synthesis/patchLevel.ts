@@ -1,0 +1,235 @@
+import { createPicture, reflect, type Picture } from '@urbild/core';
+import type { PatchKernel } from './kernel';
+
+/** Where a reference lies in the atlas, without its border of 3 px, which is no patch centre. */
+export interface AtlasRect {
+  readonly x0: number;
+  readonly y0: number;
+  readonly x1: number;
+  readonly y1: number;
+}
+
+/** The numbers of one round of matching. */
+export interface MatchOptions {
+  /** Weight of the guide against the texture. */
+  readonly guide: number;
+  readonly texture: number;
+  /** Price of crowded blocks, and of a reference that has more than its share. */
+  readonly usage: number;
+  readonly quota: number;
+  /** Parts of the picture that each reference should cover, summing to 1. */
+  readonly shares: readonly number[];
+  readonly passes: number;
+  readonly probes: number;
+  readonly phase: number;
+}
+
+const BORDER = 3;
+const BAND = 48;
+
+/** One level of guided patch matching: the memory of a kernel laid out for one size of target and atlas. */
+export class PatchLevel {
+  readonly rects: readonly AtlasRect[];
+  readonly atlasWidth: number;
+  readonly #atlasHeight: number;
+  readonly #kernel: PatchKernel;
+  readonly #blocksWide: number;
+  readonly #blocksHigh: number;
+  readonly #at: Readonly<Record<'atlas' | 'atlasGuide' | 'valid' | 'owner' | 'target' | 'targetGuide' | 'field' | 'cost' | 'gain' | 'weights' | 'out' | 'use' | 'quota' | 'rects' | 'share' | 'taken' | 'kernel', number>>;
+
+  /** `references` and their softened `guides` have equal sizes pair by pair; `height` weighs the place in the picture. */
+  constructor(
+    kernel: PatchKernel,
+    readonly width: number,
+    readonly height: number,
+    references: readonly Picture[],
+    guides: readonly Picture[],
+    private readonly heightWeight: number,
+  ) {
+    this.#kernel = kernel;
+    const n = width * height;
+    const W = (this.atlasWidth = references.reduce((s, r) => s + r.width, 0));
+    const H = (this.#atlasHeight = Math.max(...references.map((r) => r.height)));
+    this.#blocksWide = (W >> 3) + 1;
+    this.#blocksHigh = (H >> 3) + 1;
+    const blocks = this.#blocksWide * this.#blocksHigh;
+    let top = 4096;
+    const allocate = (bytes: number) => {
+      const at = (top + 15) & ~15;
+      top = at + bytes;
+      return at;
+    };
+    this.#at = {
+      atlas: allocate(W * H * 16),
+      atlasGuide: allocate(W * H * 16),
+      valid: allocate(W * H),
+      owner: allocate(W * H),
+      target: allocate((width + 4) * (height + 4) * 16),
+      targetGuide: allocate((width + 4) * (height + 4) * 16),
+      field: allocate(n * 4),
+      cost: allocate(n * 4),
+      gain: allocate(n * 4),
+      weights: allocate(n * 4),
+      out: allocate(n * 16),
+      use: allocate(blocks * 4),
+      quota: allocate(blocks * 4),
+      rects: allocate(references.length * 16),
+      share: allocate(references.length * 4),
+      taken: allocate(references.length * 4),
+      kernel: allocate(128),
+    };
+    const missing = top + 1024 - kernel.memory.buffer.byteLength;
+    if (missing > 0) kernel.memory.grow(Math.ceil(missing / 65536));
+    this.rects = this.#fillAtlas(references, guides);
+    this.#floats('cost', n).fill(0.01);
+  }
+
+  #floats(name: keyof PatchLevel['addresses'], length: number): Float32Array {
+    return new Float32Array(this.#kernel.memory.buffer, this.#at[name], length);
+  }
+
+  /** Byte addresses of the parts, for tests. */
+  get addresses() {
+    return this.#at;
+  }
+
+  #fillAtlas(references: readonly Picture[], guides: readonly Picture[]): AtlasRect[] {
+    const W = this.atlasWidth;
+    const bytes = new Uint8Array(this.#kernel.memory.buffer);
+    bytes.fill(0, this.#at.valid, this.#at.valid + W * this.#atlasHeight);
+    const rects: AtlasRect[] = [];
+    let left = 0;
+    references.forEach((r, k) => {
+      this.#put(r, 'atlas', W, left, 0);
+      this.#put(guides[k], 'atlasGuide', W, left, this.heightWeight);
+      for (let y = 0; y < r.height; y++) {
+        const row = y * W + left;
+        bytes.fill(k, this.#at.owner + row, this.#at.owner + row + r.width);
+        if (y >= BORDER && y < r.height - BORDER) bytes.fill(1, this.#at.valid + row + BORDER, this.#at.valid + row + r.width - BORDER);
+      }
+      const rect = { x0: left + BORDER, y0: BORDER, x1: left + r.width - BORDER, y1: r.height - BORDER };
+      rects.push(rect);
+      new Int32Array(this.#kernel.memory.buffer, this.#at.rects + k * 16, 4).set([rect.x0, rect.y0, rect.x1, rect.y1]);
+      left += r.width;
+    });
+    return rects;
+  }
+
+  #put({ width, height, planes: [L, a, b] }: Picture, to: 'atlas' | 'atlasGuide', stride: number, left: number, heightWeight: number): void {
+    const floats = this.#floats(to, stride * this.#atlasHeight * 4);
+    for (let y = 0, i = 0; y < height; y++) {
+      let o = (y * stride + left) * 4;
+      for (let x = 0; x < width; x++, i++, o += 4) {
+        floats[o] = L[i];
+        floats[o + 1] = a[i];
+        floats[o + 2] = b[i];
+        floats[o + 3] = (heightWeight * (y + 0.5)) / height;
+      }
+    }
+  }
+
+  #putPadded({ width: w, height: h, planes: [L, a, b] }: Picture, to: 'target' | 'targetGuide', heightWeight: number): void {
+    const stride = w + 4;
+    const floats = this.#floats(to, stride * (h + 4) * 4);
+    for (let y = -2; y < h + 2; y++) {
+      const row = reflect(y, h) * w;
+      let o = (y + 2) * stride * 4;
+      const place = (heightWeight * (Math.max(0, Math.min(h - 1, y)) + 0.5)) / h;
+      for (let x = -2; x < w + 2; x++, o += 4) {
+        const i = row + reflect(x, w);
+        floats[o] = L[i];
+        floats[o + 1] = a[i];
+        floats[o + 2] = b[i];
+        floats[o + 3] = place;
+      }
+    }
+  }
+
+  /** The atlas index that each pixel is drawn from. */
+  get field(): Int32Array {
+    return new Int32Array(this.#kernel.memory.buffer, this.#at.field, this.width * this.height);
+  }
+
+  get cost(): Float32Array {
+    return this.#floats('cost', this.width * this.height);
+  }
+
+  /** What the result should look like, and how much each pixel insists on it (1 usual). */
+  setGuide(guide: Picture, gain: Float32Array): void {
+    this.#putPadded(guide, 'targetGuide', this.heightWeight);
+    this.#floats('gain', gain.length).set(gain);
+  }
+
+  /** Matches the current picture against the atlas; `checkpoint` is called often and may throw to stop. */
+  match(current: Picture, o: MatchOptions, checkpoint: () => void): void {
+    this.#putPadded(current, 'target', 0);
+    const { width: w, height: h } = this;
+    this.#countUse(o.shares);
+    this.#floats('share', o.shares.length).set(o.shares);
+    const reach = Math.max(...this.rects.map((r) => Math.max(r.x1 - r.x0, r.y1 - r.y0)));
+    const at = this.#at;
+    for (let pass = 0; pass < o.passes; pass++) {
+      const direction = (o.phase + pass) & 1 ? -1 : 1;
+      for (let k = 0; k * BAND < h; k++) {
+        checkpoint();
+        const first = direction > 0 ? k * BAND : Math.max(0, h - (k + 1) * BAND);
+        const last = direction > 0 ? Math.min(h, (k + 1) * BAND) : h - k * BAND;
+        this.#kernel.run(
+          at.target, at.targetGuide, w, h, at.atlas, at.atlasGuide, this.atlasWidth, this.#atlasHeight, at.valid, at.owner,
+          at.field, at.cost, at.gain, at.use, at.quota, this.#blocksWide, at.rects, this.rects.length, at.share, at.taken,
+          o.guide / 5, o.texture / 13, o.usage, o.quota, o.probes, reach, direction, first, last,
+        );
+      }
+    }
+  }
+
+  #countUse(shares: readonly number[]): void {
+    const n = this.width * this.height;
+    const [bw, bh] = [this.#blocksWide, this.#blocksHigh];
+    const use = this.#floats('use', bw * bh).fill(0);
+    const quota = this.#floats('quota', bw * bh).fill(0);
+    const taken = this.#floats('taken', this.rects.length).fill(0);
+    this.rects.forEach((r, k) => {
+      const perBlock = (((shares[k] || 1e-6) * n) / ((r.x1 - r.x0) * (r.y1 - r.y0))) * 64;
+      for (let by = 0; by < bh; by++)
+        for (let bx = 0; bx < bw; bx++) {
+          const x = bx * 8 + 4;
+          const y = by * 8 + 4;
+          if (x >= r.x0 - 4 && x < r.x1 + 4 && y >= r.y0 - 4 && y < r.y1 + 4) quota[by * bw + bx] = 1 / perBlock;
+        }
+    });
+    const owner = new Uint8Array(this.#kernel.memory.buffer, this.#at.owner, this.atlasWidth * this.#atlasHeight);
+    const field = this.field;
+    for (let i = 0; i < n; i++) {
+      const q = field[i];
+      const y = Math.floor(q / this.atlasWidth);
+      use[(y >> 3) * bw + ((q - y * this.atlasWidth) >> 3)]++;
+      taken[owner[q]]++;
+    }
+  }
+
+  /** The picture that the matched patches vote for; patches of radius `radius`, certain ones count more. */
+  vote(radius: number, certainty = 1): Picture {
+    const { width: w, height: h } = this;
+    const n = w * h;
+    const cost = this.cost;
+    let mean = 0;
+    for (let i = 0; i < n; i++) mean += cost[i] / n;
+    const scale = -1 / (certainty * mean + 1e-6);
+    const weights = this.#floats('weights', n);
+    for (let i = 0; i < n; i++) weights[i] = Math.exp(cost[i] * scale) + 1e-3;
+    const taps: number[] = [];
+    for (let dy = -radius; dy <= radius; dy++) for (let dx = -radius; dx <= radius; dx++) taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * 1.2 * 1.2)));
+    this.#floats('kernel', taps.length).set(taps);
+    this.#kernel.vote(this.#at.out, w, h, this.#at.atlas, this.atlasWidth, this.#at.field, this.#at.weights, this.#at.kernel, radius);
+    const out = this.#floats('out', n * 4);
+    const picture = createPicture(w, h);
+    const [L, a, b] = picture.planes;
+    for (let i = 0, o = 0; i < n; i++, o += 4) {
+      L[i] = out[o];
+      a[i] = out[o + 1];
+      b[i] = out[o + 2];
+    }
+    return picture;
+  }
+}

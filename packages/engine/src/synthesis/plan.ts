@@ -1,0 +1,98 @@
+import {
+  CHANNELS,
+  meanGate,
+  meanShares,
+  smoothstep,
+  type Channel,
+  type Influence,
+  type Reading,
+  type Weighing,
+} from '@urbild/core';
+
+/** An influence as the engine takes it: the formula's numbers, and how closely it is read. */
+export interface ReadInfluence extends Influence {
+  readonly reading: Reading;
+}
+
+/** Shares that were used for one channel over one part of the course. */
+export interface ShareRecord {
+  readonly channel: Channel;
+  readonly from: number;
+  readonly to: number;
+  /** One per influence, in the mix's order. */
+  readonly influences: readonly number[];
+  readonly words: number;
+  readonly over: number;
+}
+
+/** One level of the synthesis, coarse to fine. */
+export interface LevelPlan {
+  /** Part of the full size. */
+  readonly part: number;
+  /** Per influence: share of the surface at this level. */
+  readonly surface: readonly number[];
+  /** Per influence: how far the picture itself is pulled at this level (gives everything, above weight .5). */
+  readonly literal: readonly number[];
+  readonly over: number;
+}
+
+/** Everything about a render that follows from the mix alone. */
+export interface SynthesisPlan {
+  /** Per influence: share of the palette, whole course. */
+  readonly colour: readonly number[];
+  /** Per influence: share of the layout. */
+  readonly layout: readonly number[];
+  readonly levels: readonly LevelPlan[];
+  /** How much stage detail is given back at the end, 0..1. */
+  readonly detail: number;
+  /** The shares by the formula, as they were used. */
+  readonly log: readonly ShareRecord[];
+}
+
+const PARTS = [1 / 8, 1 / 4, 1 / 2, 1] as const;
+
+/** What a reading leaves of a surface share: a hint brings no strokes, a loose reading no fine level. */
+function readSurface(reading: Reading, level: number, levels: number): number {
+  if (reading === 'hint') return 0;
+  if (reading === 'loose' && level === levels - 1) return 0;
+  return 1;
+}
+
+/** Plans a render: which share acts where, from the formula of influence and nothing else. */
+export function planSynthesis(influences: readonly ReadInfluence[], balance: number): SynthesisPlan {
+  const mix: Weighing = { influences, balance };
+  const log: ShareRecord[] = [];
+  const take = (channel: Channel, from: number, to: number) => {
+    const mean = meanShares(mix, channel, from, to);
+    log.push({ channel, from, to, ...mean });
+    return mean;
+  };
+  for (const channel of CHANNELS) if (channel !== 'colour' && channel !== 'layout' && channel !== 'surface') take(channel, 0, 1);
+  const colour = take('colour', 0, 1).influences.map((s, i) => (influences[i].reading === 'hint' ? s / 2 : s));
+  const layout = take('layout', 0, 1).influences.map((s, i) => (influences[i].reading === 'hint' ? 0 : s));
+  const surfaceOver = meanShares(mix, 'surface').over;
+  const parts = surfaceOver > 1.35 ? [1 / 16, ...PARTS] : PARTS;
+  const n = parts.length;
+  const levels = parts.map((part, l): LevelPlan => {
+    const [from, to] = [l / n, (l + 1) / n];
+    const { influences: shares, over } = take('surface', from, to);
+    return {
+      part,
+      over,
+      surface: shares.map((s, i) => s * readSurface(influences[i].reading, l, n)),
+      literal: influences.map((i) => literalAt(i, balance, l, n)),
+    };
+  });
+  const close = influences.some((i) => i.on && i.weight > 0 && i.reading === 'close');
+  return { colour, layout, levels, detail: close ? 0.6 : 0.35, log };
+}
+
+/**
+ * How far `everything` brings the picture itself: nothing up to weight .5 (colours and masses come through the painter,
+ * a half transparent picture would be a double exposure), then coarse bands first.
+ */
+function literalAt(influence: ReadInfluence, balance: number, level: number, levels: number): number {
+  if (!influence.on || influence.gives !== 'everything' || influence.reading === 'hint') return 0;
+  const weight = influence.weight * balance * meanGate(influence, level / levels, (level + 1) / levels);
+  return smoothstep(0.5 + (0.3 * level) / Math.max(1, levels - 1), 1, weight);
+}

@@ -1,0 +1,43 @@
+import { blur, resample, resampleToLongSide, type Picture } from '@urbild/core';
+import { LeastRecentlyUsed } from './cache';
+import { extremesOf, fillKeyLines, hasKeyLines, measureRidges, type Extremes, type RidgeMeasure } from './ridges';
+
+/** A reference as synthesis uses it: at the size of the picture, with what is read from it. */
+export interface PreparedReference {
+  /** Names the content and the size; equal keys mean equal pictures. */
+  readonly key: string;
+  readonly picture: Picture;
+  /** The picture with key lines filled; the picture itself where it has none. */
+  readonly areas: Picture;
+  readonly ridges: RidgeMeasure;
+  readonly extremes: Extremes;
+}
+
+const prepared = new LeastRecentlyUsed<PreparedReference>(24);
+
+/** Prepares a reference for pictures whose longer side is `size` px; kept by content. */
+export function prepareReference(content: string, picture: Picture, size: number): PreparedReference {
+  const key = `${content}@${size}`;
+  return prepared.get(key, () => {
+    const scaled = resampleToLongSide(picture, size);
+    const ridges = measureRidges(scaled);
+    const areas = hasKeyLines(ridges) ? fillKeyLines(scaled) : scaled;
+    return { key, picture: scaled, areas, ridges, extremes: extremesOf(scaled) };
+  });
+}
+
+/** A level of a reference: the picture and its softened guide, of one size. */
+export interface ReferenceLevel {
+  readonly picture: Picture;
+  readonly guide: Picture;
+}
+
+/** A reference at a part of its size; `softness` is the guide's blur in px of 512. */
+export function referenceLevel(reference: Pick<PreparedReference, 'picture' | 'areas'>, part: number, softness: number, size: number): ReferenceLevel {
+  const { picture, areas } = reference;
+  const w = Math.max(16, Math.round(picture.width * part));
+  const h = Math.max(16, Math.round(picture.height * part));
+  const level = resample(picture, w, h);
+  const base = areas === picture ? level : resample(areas, w, h);
+  return { picture: level, guide: blur(base, Math.max(0.7, (softness * part * size) / 512)) };
+}

@@ -1,0 +1,279 @@
+import {
+  blurPlane,
+  clonePicture,
+  createPicture,
+  joinBands,
+  Random,
+  resample,
+  resamplePlane,
+  splitBands,
+  type LevelSize,
+  type Picture,
+} from '@urbild/core';
+import { contourLines, detailMask } from './detail';
+import { createWasmKernel, type PatchKernel } from './kernel';
+import { recolourStage, toCommonPalette, type PaletteShare, type RecolouredReference } from './palette';
+import { PatchLevel } from './patchLevel';
+import type { SynthesisPlan } from './plan';
+import { prepareReference, referenceLevel, type PreparedReference } from './reference';
+
+/** A picture of an influence, with its part of the influence's weight (parts of one influence sum to 1). */
+export interface ReferenceInput {
+  readonly influence: number;
+  readonly part: number;
+  /** SHA-256 or another name of the content, for the caches. */
+  readonly content: string;
+  readonly picture: Picture;
+}
+
+/** What synthesis starts from. */
+export interface SynthesisInput {
+  readonly stage: Picture;
+  readonly labels?: Uint8Array;
+  /** Names the stage in the caches. */
+  readonly stageKey: string;
+  readonly references: readonly ReferenceInput[];
+  readonly plan: SynthesisPlan;
+  readonly seed: number;
+  readonly kernel?: PatchKernel;
+  /** Called often; throws to stop. */
+  readonly checkpoint: () => void;
+  /** Called at every step with a picture of the state, at any size. */
+  readonly onStep: (name: string, fraction: number, picture: Picture) => void;
+}
+
+const SOFTNESS = 3;
+const HEIGHT_WEIGHT = 0.06;
+const GUIDE_WEIGHT = 1.5;
+const DETAIL_GAIN = 8;
+const DETAIL_PULL = 0.85;
+const USAGE_PRICE = 0.005;
+const QUOTA_PRICE = 0.05;
+const ROUNDS = [3, 3, 2, 2, 1];
+
+interface Source {
+  readonly reference: PreparedReference;
+  /** Index into the plan's shares. */
+  readonly influence: number;
+  readonly part: number;
+}
+
+/**
+ * Pulls a painted stage towards its references, coarse to fine along the course: palette by sliced optimal transport,
+ * surface by guided patch matching level by level, each as strong as the plan says. Deterministic for a seed.
+ */
+export function synthesise(input: SynthesisInput): Picture {
+  const { stage, plan, checkpoint, onStep } = input;
+  const size = Math.max(stage.width, stage.height);
+  const sources = input.references.map((r): Source => ({ reference: prepareReference(r.content, r.picture, size), influence: r.influence, part: r.part }));
+  checkpoint();
+  const palette = sources
+    .map((s): PaletteShare => ({ reference: s.reference, share: plan.colour[s.influence] * s.part }))
+    .filter((p) => p.share > 0);
+  let guide = palette.length ? recolourStage(stage, palette) : clonePicture(stage);
+  checkpoint();
+  onStep('palette', 0.2, guide);
+  const sizes = plan.levels.map((l): LevelSize => ({
+    width: Math.max(8, Math.round(stage.width * l.part)),
+    height: Math.max(8, Math.round(stage.height * l.part)),
+  }));
+  guide = pullLiteral(guide, sources, plan, sizes);
+  checkpoint();
+  const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
+  if (!strokes.length) return guide;
+  const alone = palette.length === 1 && palette[0].share >= 0.999 && strokes.length === 1 && strokes[0].reference === palette[0].reference;
+  const recoloured = strokes.map((s): RecolouredReference => (alone ? s.reference : toCommonPalette(s.reference, palette, stage, input.stageKey)));
+  checkpoint();
+  drawKeyLines(guide, stage, strokes, plan);
+  const detail = detailMask(stage, input.labels);
+  checkpoint();
+  const matched = matchLevels(input, guide, detail, strokes, recoloured, sizes);
+  const strengths = plan.levels.map((l) => Math.min(1, strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0)));
+  const out = blendBands(guide, matched, strengths, sizes);
+  giveDetailBack(out, guide, detail, plan.detail, size);
+  return out;
+}
+
+/** `everything` above weight .5: bands of the picture itself, coarse ones first. */
+function pullLiteral(guide: Picture, sources: readonly Source[], plan: SynthesisPlan, sizes: readonly LevelSize[]): Picture {
+  const pulled = sources.filter((s) => plan.levels.some((l) => l.literal[s.influence] > 0));
+  if (!pulled.length) return guide;
+  const bands = splitBands(guide, sizes);
+  for (const source of pulled) {
+    const target = splitBands(resample(source.reference.picture, guide.width, guide.height), sizes);
+    plan.levels.forEach((level, l) => mixInto(bands[l], target[l], level.literal[source.influence] * source.part));
+  }
+  return joinBands(bands);
+}
+
+function mixInto(target: Picture, other: Picture, amount: number): void {
+  if (amount <= 0) return;
+  for (let c = 0; c < 3; c++) {
+    const [a, b] = [target.planes[c], other.planes[c]];
+    for (let i = 0; i < a.length; i++) a[i] += amount * (b[i] - a[i]);
+  }
+}
+
+/** Looks that live by their lines get contours of the stage in their own line colour, as strong as they are heard. */
+function drawKeyLines(guide: Picture, stage: Picture, strokes: readonly Source[], plan: SynthesisPlan): void {
+  const finest = plan.levels[plan.levels.length - 1];
+  const weights = strokes.map((s) => finest.surface[s.influence] * s.part);
+  const total = weights.reduce((a, b) => a + b, 0);
+  if (total <= 0) return;
+  const mean = (value: (s: Source) => number) => strokes.reduce((sum, s, i) => sum + (weights[i] / total) * value(s), 0);
+  const dark = mean((s) => s.reference.ridges.dark);
+  const light = mean((s) => s.reference.ridges.light);
+  const amount = Math.min(1, Math.max(0, (Math.max(dark, light) - 0.03) / 0.04)) * Math.min(1, total);
+  if (amount <= 0.05) return;
+  const both = Math.min(dark, light) / Math.max(dark, light) > 0.75;
+  const lines = contourLines(stage, 1.5);
+  const inks = ([0, 1, 2] as const).map((c) => [mean((s) => s.reference.extremes.dark[c]), mean((s) => s.reference.extremes.light[c])]);
+  const { width: w, height: h } = guide;
+  const [sw, sh] = [Math.max(1, w >> 2), Math.max(1, h >> 2)];
+  const soft = resamplePlane(blurPlane(resamplePlane(guide.planes[0], w, h, sw, sh), sw, sh, (3 * Math.max(w, h)) / 2048 + 0.5), sw, sh, w, h);
+  const middle = 0.5 * (inks[0][0] + inks[0][1]);
+  for (let i = 0; i < lines.length; i++) {
+    const a = Math.min(1, amount * lines[i]);
+    if (a < 0.02) continue;
+    const ink = both ? (soft[i] < middle ? 1 : 0) : dark >= light ? 0 : 1;
+    for (let c = 0; c < 3; c++) guide.planes[c][i] += a * (inks[c][ink] - guide.planes[c][i]);
+  }
+}
+
+interface Match {
+  readonly level: PatchLevel;
+  readonly field: Int32Array;
+  readonly cost: Float32Array;
+}
+
+function matchLevels(
+  input: SynthesisInput,
+  guide: Picture,
+  detail: Float32Array,
+  strokes: readonly Source[],
+  recoloured: readonly RecolouredReference[],
+  sizes: readonly LevelSize[],
+): Picture {
+  const { plan, checkpoint, onStep } = input;
+  const kernel = input.kernel ?? createWasmKernel();
+  kernel.seed(Math.imul(input.seed || 1, 0x9e3779b1) >>> 0);
+  const random = new Random(input.seed || 1);
+  const size = Math.max(guide.width, guide.height);
+  let before: Match | undefined;
+  let current = resample(guide, sizes[0].width, sizes[0].height);
+  plan.levels.forEach((levelPlan, l) => {
+    const { width: w, height: h } = sizes[l];
+    const wanted = resample(guide, w, h);
+    const weights = strokes.map((s) => levelPlan.surface[s.influence] * s.part);
+    const total = weights.reduce((a, b) => a + b, 0);
+    if (total <= 1e-6) {
+      current = wanted;
+      before = undefined;
+      return;
+    }
+    checkpoint();
+    const shares = weights.map((v) => v / total);
+    const references = recoloured.map((r) => referenceLevel(r, levelPlan.part, SOFTNESS, size));
+    const level = new PatchLevel(kernel, w, h, references.map((r) => r.picture), references.map((r) => r.guide), HEIGHT_WEIGHT);
+    const fresh = !before;
+    if (before) {
+      carryUp(before, level);
+      current = level.vote(2, 2);
+    } else {
+      scatter(level, shares, random);
+      current = clonePicture(wanted);
+    }
+    const finer = resamplePlane(detail, guide.width, guide.height, w, h);
+    level.setGuide(wanted, finer.map((d) => 1 + DETAIL_GAIN * d));
+    const last = l === plan.levels.length - 1;
+    const rounds = ROUNDS[Math.min(l, ROUNDS.length - 1)];
+    const over = levelPlan.over;
+    for (let round = 0; round < rounds; round++) {
+      const first = fresh && round === 0;
+      if (!first) pullDetail(current, wanted, finer, DETAIL_PULL / over);
+      level.match(
+        current,
+        {
+          guide: GUIDE_WEIGHT / (over * over),
+          texture: first ? 0.3 : 1,
+          usage: USAGE_PRICE * over,
+          quota: QUOTA_PRICE,
+          shares,
+          passes: first ? 5 : l < plan.levels.length - 2 ? 2 : 1,
+          probes: last ? 3 : 8,
+          phase: round,
+        },
+        checkpoint,
+      );
+      current = level.vote(last && round === rounds - 1 ? 1 : 2);
+    }
+    before = { level, field: level.field.slice(), cost: level.cost.slice() };
+    onStep(`level ${l + 1} of ${plan.levels.length}`, 0.25 + 0.7 * ((l + 1) / plan.levels.length) ** 2, current);
+  });
+  return current;
+}
+
+/** A random place of the atlas for every pixel, each reference as often as its share. */
+function scatter(level: PatchLevel, shares: readonly number[], random: Random): void {
+  const field = level.field;
+  for (let i = 0; i < field.length; i++) {
+    let u = random.next();
+    let k = 0;
+    while (k < shares.length - 1 && u > shares[k]) u -= shares[k++];
+    const r = level.rects[k];
+    const y = r.y0 + Math.floor(random.next() * (r.y1 - r.y0));
+    field[i] = y * level.atlasWidth + r.x0 + Math.floor(random.next() * (r.x1 - r.x0));
+  }
+}
+
+/** Carries a matched field to the next finer level. */
+function carryUp(from: Match, to: PatchLevel): void {
+  const field = to.field;
+  const cost = to.cost;
+  const { width: lw, height: lh, rects, atlasWidth } = from.level;
+  for (let y = 0; y < to.height; y++) {
+    const sy = Math.min(lh - 1, Math.floor((y * lh) / to.height));
+    for (let x = 0; x < to.width; x++) {
+      const s = sy * lw + Math.min(lw - 1, Math.floor((x * lw) / to.width));
+      const qy = Math.floor(from.field[s] / atlasWidth);
+      const qx = from.field[s] - qy * atlasWidth;
+      let k = 0;
+      while (qx >= rects[k].x1 + 3) k++;
+      const [a, b] = [rects[k], to.rects[k]];
+      const nx = (qx - a.x0 + 3) * 2 + (x & 1) - 3 + b.x0;
+      const ny = (qy - a.y0 + 3) * 2 + (y & 1) - 3 + b.y0;
+      const i = y * to.width + x;
+      field[i] = Math.max(b.y0, Math.min(b.y1 - 1, ny)) * to.atlasWidth + Math.max(b.x0, Math.min(b.x1 - 1, nx));
+      cost[i] = from.cost[s];
+    }
+  }
+}
+
+function pullDetail(current: Picture, wanted: Picture, detail: Float32Array, amount: number): void {
+  for (let c = 0; c < 3; c++) {
+    const [p, q] = [current.planes[c], wanted.planes[c]];
+    for (let i = 0; i < p.length; i++) p[i] += amount * detail[i] * (q[i] - p[i]);
+  }
+}
+
+/** Each band as strong as its share: weights below 1 and spans act here. */
+function blendBands(guide: Picture, matched: Picture, strengths: readonly number[], sizes: readonly LevelSize[]): Picture {
+  if (strengths.every((s) => s >= 0.999)) return matched;
+  const a = splitBands(guide, sizes);
+  const b = splitBands(resample(matched, guide.width, guide.height), sizes);
+  strengths.forEach((s, l) => mixInto(a[l], b[l], s));
+  return joinBands(a);
+}
+
+/** Gives fine detail of the guide back where the mask says that forms must be read. */
+function giveDetailBack(out: Picture, guide: Picture, mask: Float32Array, amount: number, size: number): void {
+  const { width: w, height: h } = guide;
+  const [hw, hh] = [Math.max(1, w >> 1), Math.max(1, h >> 1)];
+  for (let c = 0; c < 3; c++) {
+    const lost = createPicture(w, h).planes[0];
+    for (let i = 0; i < lost.length; i++) lost[i] = guide.planes[c][i] - out.planes[c][i];
+    const coarse = resamplePlane(blurPlane(resamplePlane(lost, w, h, hw, hh), hw, hh, (1.25 * size) / 512), hw, hh, w, h);
+    const plane = out.planes[c];
+    for (let i = 0; i < plane.length; i++) plane[i] += amount * mask[i] * (lost[i] - coarse[i]);
+  }
+}
