@@ -26,22 +26,32 @@ function gaussian(sigma: number): Float32Array {
 export function blurPlane(source: Float32Array, w: number, h: number, sigma: number): Float32Array {
   const kernel = gaussian(sigma);
   const radius = (kernel.length - 1) >> 1;
+  const middle = kernel[radius];
   const rows = new Float32Array(w * h);
   const out = new Float32Array(w * h);
   const padded = new Float32Array(w + 2 * radius);
   for (let y = 0; y < h; y++) {
-    for (let i = -radius; i < w + radius; i++) padded[i + radius] = source[y * w + reflect(i, w)];
+    const o = y * w;
+    padded.set(source.subarray(o, o + w), radius);
+    for (let i = 1; i <= radius; i++) {
+      padded[radius - i] = source[o + reflect(-i, w)];
+      padded[radius + w - 1 + i] = source[o + reflect(w - 1 + i, w)];
+    }
     for (let x = 0; x < w; x++) {
-      let sum = 0;
-      for (let j = 0; j < kernel.length; j++) sum += kernel[j] * padded[x + j];
-      rows[y * w + x] = sum;
+      const c = x + radius;
+      let sum = middle * padded[c];
+      for (let j = 1; j <= radius; j++) sum += kernel[radius + j] * (padded[c - j] + padded[c + j]);
+      rows[o + x] = sum;
     }
   }
   for (let y = 0; y < h; y++) {
-    for (let j = -radius; j <= radius; j++) {
-      const from = reflect(y + j, h) * w;
-      const k = kernel[j + radius];
-      for (let x = 0; x < w; x++) out[y * w + x] += k * rows[from + x];
+    const o = y * w;
+    for (let x = 0; x < w; x++) out[o + x] = middle * rows[o + x];
+    for (let j = 1; j <= radius; j++) {
+      const above = reflect(y - j, h) * w;
+      const below = reflect(y + j, h) * w;
+      const k = kernel[radius + j];
+      for (let x = 0; x < w; x++) out[o + x] += k * (rows[above + x] + rows[below + x]);
     }
   }
   return out;

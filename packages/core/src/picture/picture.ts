@@ -48,14 +48,19 @@ export function pictureFromRgba(rgba: Uint8Array | Uint8ClampedArray, width: num
   return picture;
 }
 
+const CODES = 1 << 16;
+/** Linear light in steps of 1/65536 -> sRGB code value. */
+const TO_CODE = Uint8Array.from({ length: CODES + 1 }, (_, i) => encodeSrgb(i / CODES));
+
 /** Picture -> 8-bit sRGB, opaque, 4 bytes a pixel; colours outside the gamut are limited channel by channel. */
 export function pictureToRgba({ width, height, planes: [L, A, B] }: Picture): Uint8ClampedArray {
   const out = new Uint8ClampedArray(width * height * 4);
+  const code = (linear: number) => TO_CODE[linear <= 0 ? 0 : linear >= 1 ? CODES : (linear * CODES) | 0];
   for (let i = 0, j = 0; i < width * height; i++, j += 4) {
     const v = labToLinear(L[i], A[i] / CHROMA_GAIN, B[i] / CHROMA_GAIN);
-    out[j] = encodeSrgb(v[0]);
-    out[j + 1] = encodeSrgb(v[1]);
-    out[j + 2] = encodeSrgb(v[2]);
+    out[j] = code(v[0]);
+    out[j + 1] = code(v[1]);
+    out[j + 2] = code(v[2]);
     out[j + 3] = 255;
   }
   return out;

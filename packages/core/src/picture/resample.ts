@@ -12,28 +12,41 @@ export function resamplePlane(source: Float32Array, sw: number, sh: number, dw: 
   return dw <= sw && dh <= sh ? shrink(source, sw, sh, dw, dh, out) : enlarge(source, sw, sh, dw, dh, out);
 }
 
+/** Which source samples a shrunken sample covers, and how much of each. */
+function coverage(from: number, to: number): { first: Int32Array; last: Int32Array; weights: Float32Array[] } {
+  const step = from / to;
+  const first = new Int32Array(to);
+  const last = new Int32Array(to);
+  const weights = Array.from({ length: to }, (_, k) => {
+    const a = k * step;
+    const b = (k + 1) * step;
+    first[k] = Math.floor(a);
+    last[k] = Math.min(from - 1, Math.ceil(b) - 1);
+    return Float32Array.from({ length: last[k] - first[k] + 1 }, (_, i) => {
+      const sample = first[k] + i;
+      return (Math.min(b, sample + 1) - Math.max(a, sample)) / step;
+    });
+  });
+  return { first, last, weights };
+}
+
 function shrink(source: Float32Array, sw: number, sh: number, dw: number, dh: number, out: Float32Array): Float32Array {
-  const fx = sw / dw;
-  const fy = sh / dh;
-  const rows = new Float32Array(dw * sh);
-  for (let x = 0; x < dw; x++) {
-    const a = x * fx;
-    const b = (x + 1) * fx;
-    const i0 = Math.floor(a);
-    const i1 = Math.min(sw - 1, Math.ceil(b) - 1);
-    for (let i = i0; i <= i1; i++) {
-      const weight = (Math.min(b, i + 1) - Math.max(a, i)) / fx;
-      for (let y = 0; y < sh; y++) rows[y * dw + x] += weight * source[y * sw + i];
-    }
-  }
+  const across = coverage(sw, dw);
+  const down = coverage(sh, dh);
+  const row = new Float32Array(sw);
   for (let y = 0; y < dh; y++) {
-    const a = y * fy;
-    const b = (y + 1) * fy;
-    const i0 = Math.floor(a);
-    const i1 = Math.min(sh - 1, Math.ceil(b) - 1);
-    for (let i = i0; i <= i1; i++) {
-      const weight = (Math.min(b, i + 1) - Math.max(a, i)) / fy;
-      for (let x = 0; x < dw; x++) out[y * dw + x] += weight * rows[i * dw + x];
+    row.fill(0);
+    for (let i = down.first[y]; i <= down.last[y]; i++) {
+      const weight = down.weights[y][i - down.first[y]];
+      const at = i * sw;
+      for (let x = 0; x < sw; x++) row[x] += weight * source[at + x];
+    }
+    for (let x = 0; x < dw; x++) {
+      const weights = across.weights[x];
+      const first = across.first[x];
+      let sum = 0;
+      for (let i = 0; i < weights.length; i++) sum += weights[i] * row[first + i];
+      out[y * dw + x] = sum;
     }
   }
   return out;

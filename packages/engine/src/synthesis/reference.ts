@@ -32,12 +32,27 @@ export interface ReferenceLevel {
   readonly guide: Picture;
 }
 
-/** A reference at a part of its size; `softness` is the guide's blur in px of 512. */
-export function referenceLevel(reference: Pick<PreparedReference, 'picture' | 'areas'>, part: number, softness: number, size: number): ReferenceLevel {
+const levels = new WeakMap<Picture, Map<string, ReferenceLevel>>();
+
+/** A reference at a part of its size; `softness` is the guide's blur in px of 512. Kept as long as the picture is. */
+export function referenceLevel(
+  reference: Pick<PreparedReference, 'picture' | 'areas'>,
+  part: number,
+  softness: number,
+  size: number,
+): ReferenceLevel {
   const { picture, areas } = reference;
-  const w = Math.max(16, Math.round(picture.width * part));
-  const h = Math.max(16, Math.round(picture.height * part));
-  const level = resample(picture, w, h);
-  const base = areas === picture ? level : resample(areas, w, h);
-  return { picture: level, guide: blur(base, Math.max(0.7, (softness * part * size) / 512)) };
+  const known = levels.get(picture) ?? new Map<string, ReferenceLevel>();
+  levels.set(picture, known);
+  const key = `${part}/${softness}/${size}`;
+  let level = known.get(key);
+  if (!level) {
+    const w = Math.max(16, Math.round(picture.width * part));
+    const h = Math.max(16, Math.round(picture.height * part));
+    const scaled = resample(picture, w, h);
+    const base = areas === picture ? scaled : resample(areas, w, h);
+    level = { picture: scaled, guide: blur(base, Math.max(0.7, (softness * part * size) / 512)) };
+    known.set(key, level);
+  }
+  return level;
 }
