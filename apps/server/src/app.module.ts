@@ -1,0 +1,86 @@
+import { BetterSqliteDriver } from '@mikro-orm/better-sqlite';
+import { MikroOrmModule } from '@mikro-orm/nestjs';
+import { DynamicModule, Module, RequestMethod } from '@nestjs/common';
+import { MulterModule } from '@nestjs/platform-express';
+import { ServeStaticModule } from '@nestjs/serve-static';
+import { diskStorage } from 'multer';
+import { LoggerModule } from 'nestjs-pino';
+import { randomUUID } from 'crypto';
+import { existsSync } from 'fs';
+import path from 'path';
+import { LibraryController } from './library/library.controller';
+import { LibraryService } from './library/library.service';
+import { MixesController } from './mixes/mixes.controller';
+import { MixesService } from './mixes/mixes.service';
+import { BlobsController } from './platform/blobs/blobs.controller';
+import { BlobStore } from './platform/blobs/blobStore';
+import { CONFIG, LIMITS, type Config } from './platform/config';
+import { databaseFile, databaseOptions } from './platform/database/options';
+import { EventsController } from './platform/events/events.controller';
+import { EventsService } from './platform/events/events.service';
+import { JobsService } from './platform/jobs/jobs.service';
+import { WorkersService } from './platform/workers/workers.service';
+import { SeriesController } from './series/series.controller';
+import { SeriesService } from './series/series.service';
+import { DemoService } from './studio/demo.service';
+import { StudioController } from './studio/studio.controller';
+import { TakeRenderer } from './takes/takeRenderer';
+import { TakesController } from './takes/takes.controller';
+import { TakesService } from './takes/takes.service';
+
+const EVERYWHERE = [{ path: '{*path}', method: RequestMethod.ALL }];
+
+/** The whole server for one configuration. */
+@Module({})
+export class AppModule {
+  static for(config: Config): DynamicModule {
+    return {
+      module: AppModule,
+      global: true,
+      imports: [
+        LoggerModule.forRoot({
+          pinoHttp: { level: config.quiet ? 'silent' : 'warn', autoLogging: false, quietReqLogger: true },
+          forRoutes: EVERYWHERE,
+        }),
+        MikroOrmModule.forRoot({ ...databaseOptions(databaseFile(config.dataDir)), driver: BetterSqliteDriver, forRoutesPath: '{*path}' }),
+        MulterModule.register({
+          storage: diskStorage({
+            destination: path.join(config.dataDir, 'temp'),
+            filename: (_request, _file, done) => done(null, randomUUID()),
+          }),
+          limits: { fileSize: LIMITS.uploadBytes, files: 1, fields: 8, fieldSize: 4096, parts: 10 },
+        }),
+        ...(config.webDir && existsSync(config.webDir)
+          ? [
+              ServeStaticModule.forRoot({
+                rootPath: config.webDir,
+                exclude: ['/api/{*path}'],
+                serveStaticOptions: { setHeaders: cacheHeaders, fallthrough: true },
+              }),
+            ]
+          : []),
+      ],
+      controllers: [BlobsController, EventsController, LibraryController, MixesController, SeriesController, StudioController, TakesController],
+      providers: [
+        { provide: CONFIG, useValue: config },
+        BlobStore,
+        DemoService,
+        EventsService,
+        JobsService,
+        LibraryService,
+        MixesService,
+        SeriesService,
+        TakeRenderer,
+        TakesService,
+        WorkersService,
+      ],
+      exports: [CONFIG],
+    };
+  }
+}
+
+/** Built files carry their hash in their name and never change; the page itself is always asked for. */
+function cacheHeaders(response: { setHeader(name: string, value: string): void }, file: string): void {
+  const lasting = file.includes(`${path.sep}assets${path.sep}`);
+  response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache');
+}

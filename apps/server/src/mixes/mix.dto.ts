@@ -1,0 +1,67 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { GIVES, READINGS, TYPED_MAX_WEIGHT, type Gives, type Reading } from '@urbild/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { ASPECTS, type Aspect, type Mix } from './mix.entity';
+
+export class MixSettingsDto {
+  @ApiProperty({ enum: ASPECTS, enumName: 'Aspect' }) @IsIn(ASPECTS) aspect!: Aspect;
+  @ApiProperty({ minimum: 0, maximum: 4294967295 }) @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
+  @ApiProperty({ minimum: 0, maximum: 2, description: 'multiplies every reference; 1 is neutral' }) @IsNumber() @Min(0) @Max(2) balance!: number;
+}
+
+export class MixInfluenceDto {
+  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty({ enum: GIVES, enumName: 'Gives' }) @IsIn(GIVES) gives!: Gives;
+  @ApiProperty({ minimum: 0, maximum: TYPED_MAX_WEIGHT }) @IsNumber() @Min(0) @Max(TYPED_MAX_WEIGHT) weight!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) from!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) to!: number;
+  @ApiProperty({ enum: READINGS, enumName: 'Reading' }) @IsIn(READINGS) reading!: Reading;
+  @ApiProperty() @IsBoolean() on!: boolean;
+}
+
+/** Prompt, settings and influences under a name. */
+export class MixDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() name!: string;
+  @ApiProperty() prompt!: string;
+  @ApiProperty() avoid!: string;
+  @ApiProperty({ type: MixSettingsDto }) settings!: MixSettingsDto;
+  @ApiProperty({ type: [MixInfluenceDto] }) influences!: MixInfluenceDto[];
+  @ApiProperty() updatedAt!: string;
+  @ApiProperty({ description: 'to be sent with every change' }) version!: number;
+}
+
+class MixFieldsDto {
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) avoid?: string;
+  @ApiProperty({ type: MixSettingsDto, required: false }) @IsOptional() @ValidateNested() @Type(() => MixSettingsDto) settings?: MixSettingsDto;
+  @ApiProperty({ type: [MixInfluenceDto], required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(24)
+  @ValidateNested({ each: true })
+  @Type(() => MixInfluenceDto)
+  influences?: MixInfluenceDto[];
+}
+
+export class NewMixDto extends MixFieldsDto {}
+
+/** Changes to a mix; what is absent stays. */
+export class ChangeMixDto extends MixFieldsDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
+}
+
+/** The form in which a mix leaves the server. */
+export const toMixDto = (m: Mix): MixDto => ({
+  id: m.id,
+  name: m.name,
+  prompt: m.prompt,
+  avoid: m.avoid,
+  settings: m.settings,
+  influences: m.influences,
+  updatedAt: m.updatedAt.toISOString(),
+  version: m.version,
+});

@@ -1,0 +1,49 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { Gives, Reading } from '@urbild/core';
+
+/** Sides of a plate, as it is asked for. */
+export const ASPECTS = ['1:1', '3:2', '2:3', '4:3', '3:4', '16:9', '2:1'] as const;
+export type Aspect = (typeof ASPECTS)[number];
+
+/** How large a take is rendered. */
+export const QUALITIES = ['draft', 'proof', 'print'] as const;
+export type Quality = (typeof QUALITIES)[number];
+
+/** Settings of a mix besides words and influences. */
+export interface MixSettings {
+  readonly aspect: Aspect;
+  readonly seed: number;
+  /** 0..2, 1 is neutral. */
+  readonly balance: number;
+}
+
+/** One reference in a mix. */
+export interface MixInfluence {
+  readonly id: string;
+  readonly referenceId: string;
+  readonly gives: Gives;
+  readonly weight: number;
+  readonly from: number;
+  readonly to: number;
+  readonly reading: Reading;
+  readonly on: boolean;
+}
+
+/** Prompt, settings and influences, saved under a name. */
+export const MixEntity = defineEntity({
+  name: 'Mix',
+  tableName: 'mix',
+  properties: {
+    id: p.string().primary(),
+    name: p.string(),
+    prompt: p.text(),
+    avoid: p.text(),
+    settings: p.json<MixSettings>(),
+    influences: p.json<MixInfluence[]>(),
+    createdAt: p.datetime(),
+    updatedAt: p.datetime().index(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().version(),
+  },
+});
+export type Mix = InferEntity<typeof MixEntity>;

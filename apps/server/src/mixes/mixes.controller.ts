@@ -1,0 +1,40 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ChangeMixDto, MixDto, NewMixDto } from './mix.dto';
+import { MixesService } from './mixes.service';
+
+@ApiTags('mixes')
+@Controller('mixes')
+export class MixesController {
+  constructor(private readonly mixes: MixesService) {}
+
+  @Get()
+  @ApiOkResponse({ type: [MixDto] })
+  list(): Promise<MixDto[]> {
+    return this.mixes.list();
+  }
+
+  @Post()
+  @ApiCreatedResponse({ type: MixDto })
+  create(@Body() fields: NewMixDto): Promise<MixDto> {
+    return this.mixes.create(fields);
+  }
+
+  @Get(':id')
+  @ApiOkResponse({ type: MixDto })
+  get(@Param('id') id: string): Promise<MixDto> {
+    return this.mixes.get(id);
+  }
+
+  @Patch(':id')
+  @ApiOkResponse({ type: MixDto })
+  change(@Param('id') id: string, @Body() change: ChangeMixDto): Promise<MixDto> {
+    return this.mixes.change(id, change);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.mixes.remove(id);
+  }
+}

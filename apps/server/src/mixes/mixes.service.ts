@@ -1,0 +1,92 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { randomUUID } from 'crypto';
+import { ReferenceEntity } from '../library/reference.entity';
+import { EventsService } from '../platform/events/events.service';
+import { Problem, type FieldError } from '../platform/problems/problem';
+import { requireVersion } from '../platform/versions';
+import { toMixDto, type ChangeMixDto, type MixDto, type NewMixDto } from './mix.dto';
+import { MixEntity, type Mix, type MixInfluence } from './mix.entity';
+
+/** Mixes: making, changing, putting away. */
+@Injectable()
+export class MixesService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly events: EventsService,
+  ) {}
+
+  async list(): Promise<MixDto[]> {
+    return (await this.em.find(MixEntity, { deletedAt: null }, { orderBy: { updatedAt: 'desc' } })).map(toMixDto);
+  }
+
+  async get(id: string): Promise<MixDto> {
+    return toMixDto(await this.find(id));
+  }
+
+  /** Throws a not-found {@link Problem} for an unknown or deleted mix. */
+  async find(id: string): Promise<Mix> {
+    const mix = await this.em.findOne(MixEntity, { id, deletedAt: null });
+    if (!mix) throw Problem.notFound('This mix');
+    return mix;
+  }
+
+  async create(fields: NewMixDto, id: string = randomUUID()): Promise<MixDto> {
+    await this.check(fields.influences);
+    const now = new Date();
+    const mix = this.em.create(MixEntity, {
+      id,
+      name: fields.name ?? 'New mix',
+      prompt: fields.prompt ?? '',
+      avoid: fields.avoid ?? '',
+      settings: { ...(fields.settings ?? { aspect: '3:2', seed: 1, balance: 1 }) },
+      influences: plain(fields.influences ?? []),
+      createdAt: now,
+      updatedAt: now,
+      version: 1,
+    });
+    await this.em.flush();
+    this.events.publish({ type: 'mix', id: mix.id });
+    return toMixDto(mix);
+  }
+
+  async change(id: string, change: ChangeMixDto): Promise<MixDto> {
+    const mix = await this.find(id);
+    requireVersion(mix, change.version, toMixDto);
+    await this.check(change.influences);
+    if (change.name !== undefined) mix.name = change.name;
+    if (change.prompt !== undefined) mix.prompt = change.prompt;
+    if (change.avoid !== undefined) mix.avoid = change.avoid;
+    if (change.settings !== undefined) mix.settings = { ...change.settings };
+    if (change.influences !== undefined) mix.influences = plain(change.influences);
+    mix.updatedAt = new Date();
+    await this.em.flush();
+    this.events.publish({ type: 'mix', id });
+    return toMixDto(mix);
+  }
+
+  async remove(id: string): Promise<void> {
+    const mix = await this.find(id);
+    mix.deletedAt = new Date();
+    await this.em.flush();
+    this.events.publish({ type: 'mix', id });
+  }
+
+  /** Spans must run forwards, ids be unique, and references exist. */
+  private async check(influences: readonly MixInfluence[] | undefined): Promise<void> {
+    if (!influences) return;
+    const errors: FieldError[] = [];
+    influences.forEach((i, k) => {
+      const field = `influences.${k}`;
+      if (i.to < i.from) errors.push({ field, message: `influence ${k + 1}: its end (${i.to}) lies before its start (${i.from})` });
+      if (influences.findIndex((other) => other.id === i.id) !== k) errors.push({ field, message: `influence ${k + 1}: its id occurs twice` });
+    });
+    const ids = [...new Set(influences.map((i) => i.referenceId))];
+    const known = new Set((await this.em.find(ReferenceEntity, { id: { $in: ids } }, { fields: ['id'] })).map((r) => r.id));
+    ids.filter((id) => !known.has(id)).forEach((id) => errors.push({ field: 'influences', message: `reference ${id} is not in the library` }));
+    if (errors.length) throw Problem.invalid(errors);
+  }
+}
+
+const plain = (influences: readonly MixInfluence[]): MixInfluence[] =>
+  influences.map(({ id, referenceId, gives, weight, from, to, reading, on }) => ({ id, referenceId, gives, weight, from, to, reading, on }));

@@ -1,0 +1,39 @@
+import { Controller, Get, Param, Res } from '@nestjs/common';
+import { ApiExcludeController } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { open } from 'fs/promises';
+import { Problem } from '../problems/problem';
+import { BlobStore, blobPath, isHash } from './blobStore';
+
+/** The picture formats that the store hands out, by their first bytes. */
+function mediaType(head: Buffer): string {
+  if (head.subarray(0, 4).toString('latin1') === '\x89PNG') return 'image/png';
+  if (head.subarray(8, 12).toString('latin1') === 'WEBP') return 'image/webp';
+  if (head[0] === 0xff && head[1] === 0xd8) return 'image/jpeg';
+  return 'application/octet-stream';
+}
+
+/** Blobs by hash: they never change, so they may be kept for ever. */
+@ApiExcludeController()
+@Controller('blobs')
+export class BlobsController {
+  constructor(private readonly blobs: BlobStore) {}
+
+  @Get(':hash')
+  async get(@Param('hash') hash: string, @Res() response: Response): Promise<void> {
+    const size = isHash(hash) ? await this.blobs.size(hash) : undefined;
+    if (size === undefined) throw Problem.notFound('This picture');
+    const file = await open(blobPath(this.blobs.dir, hash));
+    const head = Buffer.alloc(16);
+    await file.read(head, 0, 16, 0);
+    await file.close();
+    response.set({
+      'Content-Type': mediaType(head),
+      'Content-Length': String(size),
+      'Cache-Control': 'public, max-age=31536000, immutable',
+      'Content-Security-Policy': "default-src 'none'; sandbox",
+      'X-Content-Type-Options': 'nosniff',
+    });
+    this.blobs.read(hash).pipe(response);
+  }
+}

@@ -1,0 +1,4 @@
+import { Migration202611231 } from './migration202611231';
+
+/** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
+export const MIGRATIONS = [{ name: '202611231-first', class: Migration202611231 }];

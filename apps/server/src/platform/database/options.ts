@@ -1,0 +1,36 @@
+import { BetterSqliteDriver, type Options } from '@mikro-orm/better-sqlite';
+import { Migrator } from '@mikro-orm/migrations';
+import path from 'path';
+import { ReferenceEntity } from '../../library/reference.entity';
+import { MixEntity } from '../../mixes/mix.entity';
+import { SeriesEntity, ShotEntity } from '../../series/series.entity';
+import { TakeEntity } from '../../takes/take.entity';
+import { JobEntity } from '../jobs/job.entity';
+import { MIGRATIONS } from './migrations';
+
+/** The database file below a data folder. */
+export const databaseFile = (dataDir: string): string => path.join(dataDir, 'studio.sqlite');
+
+interface RawConnection {
+  pragma(text: string): unknown;
+}
+
+/** MikroORM on one SQLite file: write-ahead log, foreign keys, and the migrations of this version. */
+export const databaseOptions = (file: string): Options => ({
+  driver: BetterSqliteDriver,
+  dbName: file,
+  entities: [ReferenceEntity, MixEntity, TakeEntity, SeriesEntity, ShotEntity, JobEntity],
+  extensions: [Migrator],
+  migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration' },
+  discovery: { warnWhenNoEntities: false },
+  pool: {
+    afterCreate: (connection: unknown, done: (error: unknown, connection: unknown) => void) => {
+      const raw = connection as RawConnection;
+      raw.pragma('journal_mode = WAL');
+      raw.pragma('synchronous = NORMAL');
+      raw.pragma('foreign_keys = ON');
+      raw.pragma('busy_timeout = 5000');
+      done(undefined, connection);
+    },
+  },
+});

@@ -1,0 +1,34 @@
+import { Injectable } from '@nestjs/common';
+import { Subject, type Observable } from 'rxjs';
+
+/** What happens in the studio, as it is sent to everybody who looks. */
+export type StudioEvent =
+  | { readonly type: 'reference'; readonly id: string }
+  | { readonly type: 'mix'; readonly id: string }
+  | { readonly type: 'series'; readonly id: string }
+  | { readonly type: 'take'; readonly id: string; readonly status: string }
+  | {
+      readonly type: 'progress';
+      readonly id: string;
+      /** 0..1 */
+      readonly fraction: number;
+      readonly step: string;
+      /** The picture so far, as a data URL. */
+      readonly preview?: string;
+    }
+  | { readonly type: 'studio'; readonly demo: { readonly done: number; readonly total: number } };
+
+/** One stream of events inside the process. */
+@Injectable()
+export class EventsService {
+  private readonly subject = new Subject<StudioEvent>();
+
+  /** All events from now on. */
+  get stream(): Observable<StudioEvent> {
+    return this.subject.asObservable();
+  }
+
+  publish(event: StudioEvent): void {
+    this.subject.next(event);
+  }
+}

@@ -1,0 +1,108 @@
+import {
+  decodeDescriptors,
+  describe,
+  encodeDescriptors,
+  measureArrival,
+  pictureFromRgba,
+  wordsKept,
+  type Arrival,
+  type Descriptors,
+  type Picture,
+} from '@urbild/core';
+import { BuiltInEngine, LINOCUT_INKS, paintStage, RenderStopped, type Raster } from '@urbild/engine';
+import { understand } from '@urbild/core';
+import { readFile } from 'fs/promises';
+import path from 'path';
+import sharp from 'sharp';
+import { measurable, thumbnailOf } from './ingest';
+import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgress } from './tasks';
+
+const ENGINE_SIDE = 1536;
+const KEPT_PICTURES = 16;
+const engine = new BuiltInEngine();
+const pictures = new Map<string, Promise<Picture>>();
+
+const fileOf = (dir: string, hash: string) => path.join(dir, hash.slice(0, 2), hash);
+
+/** The pixels of a blob as the engine takes them; the last few are kept. */
+function pictureOf(dir: string, hash: string): Promise<Picture> {
+  let picture = pictures.get(hash);
+  if (!picture) {
+    picture = sharp(fileOf(dir, hash))
+      .resize(ENGINE_SIDE, ENGINE_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+      .then(({ data, info }) => pictureFromRgba(data, info.width, info.height));
+    pictures.set(hash, picture);
+    picture.catch(() => pictures.delete(hash));
+    if (pictures.size > KEPT_PICTURES) pictures.delete(pictures.keys().next().value!);
+  }
+  return picture;
+}
+
+const encodePng = ({ rgba, width, height }: Raster): Promise<Buffer> =>
+  sharp(Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength), { raw: { width, height, channels: 4 } })
+    .removeAlpha()
+    .png({ compressionLevel: 6 })
+    .toBuffer();
+
+/** Paints a plate of the demo world from words. */
+export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
+  const { width, height, seed, medium, inks } = task;
+  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, inks: inks && LINOCUT_INKS[inks] });
+  return { png: await encodePng(stage) };
+}
+
+/** Renders a request, encodes and measures it. */
+export async function render(task: RenderTask): Promise<RenderTaskResult | TaskFailure> {
+  const flag = new Int32Array(task.stop);
+  const signal = {
+    get aborted() {
+      return Atomics.load(flag, 0) !== 0;
+    },
+  };
+  const report = (p: WorkerProgress) => task.progress.postMessage(p);
+  try {
+    const result = await engine.render(
+      task.request,
+      (hash) => pictureOf(task.blobDir, hash),
+      ({ fraction, step, preview }) => report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba }),
+      signal,
+    );
+    const picture = await encodePng(result);
+    const descriptors = describe(await measurable(picture));
+    return {
+      picture,
+      thumbnail: await thumbnailOf(picture),
+      descriptors: encodeDescriptors(descriptors),
+      shares: result.shares,
+      understood: result.understood,
+      unheard: result.unheard,
+      timings: result.timings,
+      ...(await measure(task, descriptors)),
+    };
+  } catch (error) {
+    if (error instanceof RenderStopped) return { failure: 'stopped', message: error.message };
+    throw error;
+  } finally {
+    task.progress.close();
+  }
+}
+
+const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> => decodeDescriptors(await readFile(fileOf(dir, hash)));
+
+async function measure(task: RenderTask, take: Descriptors): Promise<{ arrivals: Record<string, Arrival>; wordsKept?: number }> {
+  if (!task.control) return { arrivals: {} };
+  const control = await descriptorsOf(task.blobDir, task.control);
+  const arrivals: Record<string, Arrival> = {};
+  const references: Descriptors[] = [];
+  for (const { influence, descriptors } of task.references) {
+    const asked = task.request.influences.find((i) => i.id === influence);
+    if (!asked?.on || asked.weight === 0) continue;
+    const reference = await descriptorsOf(task.blobDir, descriptors);
+    references.push(reference);
+    arrivals[influence] = measureArrival(asked.gives, take, control, reference);
+  }
+  return { arrivals, wordsKept: wordsKept(take, control, references) };
+}

@@ -1,0 +1,90 @@
+import type { EntityManager } from '@mikro-orm/core';
+import { EntityManager as Manager, MikroORM, RequestContext } from '@mikro-orm/core';
+import { Inject, Injectable, OnModuleInit } from '@nestjs/common';
+import { writeFile } from 'fs/promises';
+import { LibraryService } from '../library/library.service';
+import { ReferenceEntity } from '../library/reference.entity';
+import { MixEntity } from '../mixes/mix.entity';
+import { MixesService } from '../mixes/mixes.service';
+import { BlobStore } from '../platform/blobs/blobStore';
+import { CONFIG, type Config } from '../platform/config';
+import { EventsService } from '../platform/events/events.service';
+import { JobEntity, type Job } from '../platform/jobs/job.entity';
+import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
+import { WorkersService } from '../platform/workers/workers.service';
+import { SeriesService } from '../series/series.service';
+import { SeriesEntity } from '../series/series.entity';
+import { TakesService } from '../takes/takes.service';
+import { DEMO_MIX, DEMO_PICTURES, DEMO_SERIES } from './demoContent';
+
+const MIX_ID = 'demo-mix';
+const SERIES_ID = 'demo-series';
+const LANDSCAPE = { width: 960, height: 640 };
+const UPRIGHT = { width: 640, height: 800 };
+
+/** Draws the demo studio into an empty library, one picture after the other, in the background. */
+@Injectable()
+export class DemoService implements JobHandler, OnModuleInit {
+  readonly concurrency = 1;
+
+  constructor(
+    @Inject(CONFIG) private readonly config: Config,
+    private readonly orm: MikroORM,
+    private readonly jobs: JobsService,
+    private readonly workers: WorkersService,
+    private readonly blobs: BlobStore,
+    private readonly library: LibraryService,
+    private readonly mixes: MixesService,
+    private readonly series: SeriesService,
+    private readonly takes: TakesService,
+    private readonly events: EventsService,
+  ) {}
+
+  onModuleInit(): void {
+    this.jobs.register('demo', this);
+  }
+
+  /** Puts the demo in line if it is wanted and the studio was never used. */
+  async begin(): Promise<void> {
+    if (!this.config.demo) return;
+    const em = this.orm.em.fork();
+    if ((await em.count(ReferenceEntity)) || (await em.count(JobEntity, { kind: 'demo' })) || (await em.count(MixEntity))) return;
+    for (const subject of [...DEMO_PICTURES.map((p) => p.key), 'mix']) await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
+  }
+
+  /** How much of the demo is drawn. */
+  async progress(em: Manager): Promise<{ done: number; total: number }> {
+    const total = await em.count(JobEntity, { kind: 'demo' });
+    return { total, done: await em.count(JobEntity, { kind: 'demo', state: { $in: ['done', 'failed'] } }) };
+  }
+
+  async run(job: Job, em: EntityManager): Promise<void> {
+    await RequestContext.create(em, () => (job.subject === 'mix' ? this.makeMixAndSeries(em) : this.draw(job.subject, em)));
+    const { done, total } = await this.progress(em.fork());
+    this.events.publish({ type: 'studio', demo: { done: done + 1, total } });
+  }
+
+  private async draw(key: string, em: EntityManager): Promise<void> {
+    const picture = DEMO_PICTURES.find((p) => p.key === key);
+    if (!picture || (await em.count(ReferenceEntity, { demoKey: key }))) return;
+    const png = await this.workers.paint({ ...picture, ...(picture.upright ? UPRIGHT : LANDSCAPE) });
+    const file = this.blobs.temporaryPath();
+    await writeFile(file, png);
+    await this.library.bringIn(file, { kind: picture.kind, title: picture.title, tags: [...picture.tags], demoKey: key });
+  }
+
+  private async makeMixAndSeries(em: EntityManager): Promise<void> {
+    const references = new Map((await em.find(ReferenceEntity, { demoKey: { $ne: null } })).map((r) => [r.demoKey, r.id]));
+    if (!(await em.count(MixEntity, { id: MIX_ID }))) {
+      const influences = DEMO_MIX.influences.flatMap((i) => {
+        const referenceId = references.get(i.referenceId);
+        return referenceId ? [{ ...i, referenceId }] : [];
+      });
+      await this.mixes.create({ ...DEMO_MIX, influences }, MIX_ID);
+    }
+    if (!(await em.count(SeriesEntity, { id: SERIES_ID }))) await this.series.create({ name: DEMO_SERIES.name, mixId: MIX_ID, shots: [...DEMO_SERIES.shots] }, SERIES_ID);
+    const mix = await em.findOneOrFail(MixEntity, { id: MIX_ID });
+    if (!(await this.takes.list({ mixId: mix.id })).length) await this.takes.ask({ mixId: MIX_ID, quality: 'proof' });
+    await this.series.render(SERIES_ID, 'proof');
+  }
+}

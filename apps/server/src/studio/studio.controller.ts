@@ -1,0 +1,43 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Controller, Get } from '@nestjs/common';
+import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { GIVES, type Gives } from '@urbild/core';
+import { JobsService } from '../platform/jobs/jobs.service';
+import { ENGINE } from '../takes/takes.service';
+import { DemoService } from './demo.service';
+
+class EngineDto {
+  @ApiProperty() name!: string;
+  @ApiProperty() version!: string;
+  @ApiProperty({ enum: GIVES, enumName: 'Gives', isArray: true, description: 'what it can draw from a reference' }) gives!: Gives[];
+}
+
+class DemoDto {
+  @ApiProperty() done!: number;
+  @ApiProperty() total!: number;
+}
+
+/** What a client needs to know of the studio before anything else. */
+export class StudioDto {
+  @ApiProperty() name!: string;
+  @ApiProperty({ type: EngineDto }) engine!: EngineDto;
+  @ApiProperty({ type: DemoDto }) demo!: DemoDto;
+  @ApiProperty({ type: [String], description: 'ids of the takes in line, in their order' }) line!: string[];
+}
+
+@ApiTags('studio')
+@Controller('studio')
+export class StudioController {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly demo: DemoService,
+    private readonly jobs: JobsService,
+  ) {}
+
+  @Get()
+  @ApiOkResponse({ type: StudioDto })
+  async get(): Promise<StudioDto> {
+    const { name, version, gives } = ENGINE;
+    return { name: 'The Tidepost', engine: { name, version, gives: [...gives] }, demo: await this.demo.progress(this.em), line: await this.jobs.line('take') };
+  }
+}

@@ -1,0 +1,106 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import { blobUrl } from '../library/reference.dto';
+import { MixInfluenceDto } from '../mixes/mix.dto';
+import { QUALITIES, type Quality } from '../mixes/mix.entity';
+import type { Take, TakeStatus } from './take.entity';
+
+export class TextSpanDto {
+  @ApiProperty() start!: number;
+  @ApiProperty() end!: number;
+  @ApiProperty() text!: string;
+}
+
+export class UnderstoodSpanDto extends TextSpanDto {
+  @ApiProperty({ example: 'time: dusk' }) means!: string;
+}
+
+export class ArrivalDto {
+  @ApiProperty() influenceId!: string;
+  @ApiProperty({ required: false, description: '-0.2..1; absent where it cannot be measured' }) overall?: number;
+  @ApiProperty({ required: false }) colour?: number;
+  @ApiProperty({ required: false }) surface?: number;
+  @ApiProperty({ required: false }) layout?: number;
+}
+
+export class ControlDto {
+  @ApiProperty() id!: string;
+  @ApiProperty({ required: false }) pictureUrl?: string;
+  @ApiProperty({ required: false }) thumbnailUrl?: string;
+}
+
+const STATUSES: readonly TakeStatus[] = ['queued', 'rendering', 'done', 'failed', 'cancelled'];
+
+/** One rendered picture with everything that made it. */
+export class TakeDto {
+  @ApiProperty() id!: string;
+  @ApiProperty({ required: false }) mixId?: string;
+  @ApiProperty({ required: false }) shotId?: string;
+  @ApiProperty({ enum: STATUSES, enumName: 'TakeStatus' }) status!: TakeStatus;
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality' }) quality!: Quality;
+  @ApiProperty() prompt!: string;
+  @ApiProperty() seed!: number;
+  @ApiProperty() width!: number;
+  @ApiProperty() height!: number;
+  @ApiProperty({ type: [MixInfluenceDto] }) influences!: MixInfluenceDto[];
+  @ApiProperty({ required: false }) pictureUrl?: string;
+  @ApiProperty({ required: false }) thumbnailUrl?: string;
+  @ApiProperty({ type: ControlDto, required: false }) control?: ControlDto;
+  @ApiProperty({ type: [ArrivalDto] }) arrivals!: ArrivalDto[];
+  @ApiProperty({ required: false, description: '0..1' }) wordsKept?: number;
+  @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
+  @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
+  @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
+  @ApiProperty() keeper!: boolean;
+  @ApiProperty({ required: false, description: 'milliseconds of rendering' }) took?: number;
+  @ApiProperty() createdAt!: string;
+  @ApiProperty() version!: number;
+}
+
+/** A take that is asked for. */
+export class NewTakeDto {
+  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false }) @IsOptional() @IsIn(QUALITIES) quality?: Quality;
+  @ApiProperty({ required: false, description: "the mix's own when absent" }) @IsOptional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
+  @ApiProperty({ required: false, description: "the mix's own when absent" }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false, description: 'leave this influence out' }) @IsOptional() @IsString() @Length(1, 60) without?: string;
+}
+
+export class ChangeTakeDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
+  @ApiProperty() @IsBoolean() keeper!: boolean;
+}
+
+/** The form in which a take leaves the server. */
+export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
+  const { request, influences } = t.origin;
+  const timings = t.measurements?.timings;
+  return {
+    id: t.id,
+    mixId: t.mixId ?? undefined,
+    shotId: t.shotId ?? undefined,
+    status: t.status,
+    quality: t.quality,
+    prompt: request.prompt,
+    seed: request.seed,
+    width: request.width,
+    height: request.height,
+    influences: [...influences],
+    pictureUrl: t.pictureHash ? blobUrl(t.pictureHash) : undefined,
+    thumbnailUrl: t.thumbnailHash ? blobUrl(t.thumbnailHash) : undefined,
+    control: control && {
+      id: control.id,
+      pictureUrl: control.pictureHash ? blobUrl(control.pictureHash) : undefined,
+      thumbnailUrl: control.thumbnailHash ? blobUrl(control.thumbnailHash) : undefined,
+    },
+    arrivals: Object.entries(t.measurements?.arrivals ?? {}).map(([influenceId, a]) => ({ influenceId, overall: a.overall, ...a.channels })),
+    wordsKept: t.measurements?.wordsKept,
+    understood: [...(t.understood ?? [])],
+    unheard: [...(t.unheard ?? [])],
+    error: t.error ?? undefined,
+    keeper: t.keeper,
+    took: timings && Math.round(Object.values(timings).reduce((a, b) => a + b, 0)),
+    createdAt: t.createdAt.toISOString(),
+    version: t.version,
+  };
+}

@@ -1,0 +1,54 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { Arrival, TextSpan, UnderstoodSpan } from '@urbild/core';
+import type { RenderRequest, ShareRecord } from '@urbild/engine';
+import type { MixInfluence, Quality } from '../mixes/mix.entity';
+
+export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';
+
+/** What was measured of a finished take. */
+export interface Measurements {
+  /** By influence id. */
+  readonly arrivals: Readonly<Record<string, Arrival>>;
+  readonly wordsKept?: number;
+  /** Milliseconds per step of the engine. */
+  readonly timings: Readonly<Record<string, number>>;
+}
+
+/** What a take was made of: enough to make it again, and to speak of it. */
+export interface TakeOrigin {
+  readonly request: RenderRequest;
+  readonly engine: { readonly name: string; readonly version: string };
+  readonly influences: readonly MixInfluence[];
+}
+
+/** One rendered picture with everything that made it. A control is a take without influences, shared by many. */
+export const TakeEntity = defineEntity({
+  name: 'Take',
+  tableName: 'take',
+  properties: {
+    id: p.string().primary(),
+    mixId: p.string().nullable().index(),
+    shotId: p.string().nullable().index(),
+    isControl: p.boolean(),
+    controlId: p.string().nullable().index(),
+    quality: p.string().$type<Quality>(),
+    status: p.string().$type<TakeStatus>().index(),
+    /** SHA-256 of request and engine: equal hashes are equal pictures. */
+    requestHash: p.string().index(),
+    origin: p.json<TakeOrigin>(),
+    pictureHash: p.string().nullable(),
+    thumbnailHash: p.string().nullable(),
+    descriptorsHash: p.string().nullable(),
+    shares: p.json<readonly ShareRecord[]>().nullable(),
+    understood: p.json<readonly UnderstoodSpan[]>().nullable(),
+    unheard: p.json<readonly TextSpan[]>().nullable(),
+    measurements: p.json<Measurements>().nullable(),
+    error: p.text().nullable(),
+    keeper: p.boolean(),
+    createdAt: p.datetime().index(),
+    finishedAt: p.datetime().nullable(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().version(),
+  },
+});
+export type Take = InferEntity<typeof TakeEntity>;

@@ -1,0 +1,130 @@
+import type { EntityManager } from '@mikro-orm/core';
+import { Inject, Injectable, OnModuleInit } from '@nestjs/common';
+import sharp from 'sharp';
+import { ReferenceEntity } from '../library/reference.entity';
+import { BlobStore } from '../platform/blobs/blobStore';
+import { CONFIG, type Config } from '../platform/config';
+import { EventsService } from '../platform/events/events.service';
+import type { Job } from '../platform/jobs/job.entity';
+import { JobCancelled, JobsService, type JobHandler } from '../platform/jobs/jobs.service';
+import type { MeasuredReference, WorkerProgress } from '../platform/workers/tasks';
+import { TaskFailed, WorkersService, type RunningRender } from '../platform/workers/workers.service';
+import { TakeEntity, type Take } from './take.entity';
+
+/** The part of a take's progress that its control takes, where the control is not there yet. */
+const CONTROL_PART = 0.3;
+
+/** Does the jobs of kind `take`: control first, then the take, then what is measured of it. */
+@Injectable()
+export class TakeRenderer implements JobHandler, OnModuleInit {
+  readonly concurrency: number;
+  private readonly running = new Map<string, RunningRender>();
+  private readonly stopped = new Set<string>();
+
+  constructor(
+    @Inject(CONFIG) config: Config,
+    private readonly jobs: JobsService,
+    private readonly workers: WorkersService,
+    private readonly blobs: BlobStore,
+    private readonly events: EventsService,
+  ) {
+    this.concurrency = config.renderThreads;
+  }
+
+  onModuleInit(): void {
+    this.jobs.register('take', this);
+  }
+
+  /** Stops a take that is being rendered. */
+  stop(takeId: string): void {
+    if (!this.running.has(takeId)) return;
+    this.stopped.add(takeId);
+    this.running.get(takeId)!.stop();
+  }
+
+  async run(job: Job, em: EntityManager): Promise<void> {
+    const take = await em.findOne(TakeEntity, { id: job.subject });
+    if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) return;
+    take.status = 'rendering';
+    await em.flush();
+    this.events.publish({ type: 'take', id: take.id, status: 'rendering' });
+    try {
+      const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
+      const needsControl = !!control && control.status !== 'done';
+      if (control && needsControl) await this.render(em, control, take.id, undefined, 0, CONTROL_PART);
+      const twin = await em.findOne(TakeEntity, { requestHash: take.requestHash, status: 'done', id: { $ne: take.id } });
+      if (twin) copyResult(twin, take);
+      else await this.render(em, take, take.id, control ?? undefined, needsControl ? CONTROL_PART : 0, 1);
+    } catch (error) {
+      if (error instanceof TaskFailed && error.failure === 'stopped' && this.stopped.delete(take.id)) {
+        await em.nativeUpdate(TakeEntity, { id: take.id }, { status: 'cancelled' });
+        throw new JobCancelled();
+      }
+      throw error;
+    } finally {
+      this.running.delete(take.id);
+    }
+    await em.flush();
+    this.events.publish({ type: 'take', id: take.id, status: 'done' });
+  }
+
+  async failed(job: Job, error: Error, em: EntityManager): Promise<void> {
+    await em.nativeUpdate(TakeEntity, { id: job.subject }, { status: 'failed', error: `The engine stopped: ${error.message}`, finishedAt: new Date() });
+    this.events.publish({ type: 'take', id: job.subject, status: 'failed' });
+  }
+
+  /** Renders one picture; progress is told under the id of the take that somebody waits for. */
+  private async render(em: EntityManager, target: Take, watched: string, control: Take | undefined, from: number, to: number): Promise<void> {
+    const running = this.workers.render(
+      {
+        request: target.origin.request,
+        blobDir: this.blobs.dir,
+        control: control?.descriptorsHash ?? undefined,
+        references: await this.measured(em, target),
+      },
+      (p) => void this.tell(watched, p, from + (to - from) * p.fraction),
+    );
+    this.running.set(watched, running);
+    const result = await running.result;
+    const [pictureHash, thumbnailHash, descriptorsHash] = await Promise.all([
+      this.blobs.put(result.picture),
+      this.blobs.put(result.thumbnail),
+      this.blobs.put(result.descriptors),
+    ]);
+    Object.assign(target, {
+      pictureHash,
+      thumbnailHash,
+      descriptorsHash,
+      shares: result.shares,
+      understood: result.understood,
+      unheard: result.unheard,
+      measurements: { arrivals: result.arrivals, wordsKept: result.wordsKept, timings: result.timings },
+      status: 'done',
+      error: null,
+      finishedAt: new Date(),
+    } satisfies Partial<Take>);
+    await em.flush();
+  }
+
+  private async measured(em: EntityManager, take: Take): Promise<MeasuredReference[]> {
+    const ids = take.origin.influences.map((i) => i.referenceId);
+    const references = new Map((await em.find(ReferenceEntity, { id: { $in: ids } })).map((r) => [r.id, r]));
+    return take.origin.influences.flatMap((i) => {
+      const reference = references.get(i.referenceId);
+      return reference ? [{ influence: i.id, descriptors: reference.descriptorsHash, weight: i.weight }] : [];
+    });
+  }
+
+  private async tell(id: string, p: WorkerProgress, fraction: number): Promise<void> {
+    const webp = await sharp(Buffer.from(p.rgba.buffer, p.rgba.byteOffset, p.rgba.byteLength), { raw: { width: p.width, height: p.height, channels: 4 } })
+      .webp({ quality: 70 })
+      .toBuffer();
+    if (!this.running.has(id)) return;
+    this.events.publish({ type: 'progress', id, fraction, step: p.step, preview: `data:image/webp;base64,${webp.toString('base64')}` });
+  }
+}
+
+function copyResult(from: Take, to: Take): void {
+  const { pictureHash, thumbnailHash, descriptorsHash, shares, understood, unheard, measurements } = from;
+  Object.assign(to, { pictureHash, thumbnailHash, descriptorsHash, shares, understood, unheard, measurements, status: 'done', error: null, finishedAt: new Date() } satisfies Partial<Take>);
+}
