@@ -1,0 +1,43 @@
+import { createApi, type Schemas } from '@urbild/api';
+
+export const api = createApi();
+
+export type Reference = Schemas['ReferenceDto'];
+export type Mix = Schemas['MixDto'];
+export type MixInfluence = Schemas['MixInfluenceDto'];
+export type MixSettings = Schemas['MixSettingsDto'];
+export type Take = Schemas['TakeDto'];
+export type Series = Schemas['SeriesDto'];
+export type Shot = Schemas['ShotDto'];
+export type Studio = Schemas['StudioDto'];
+export type Kind = Schemas['Kind'];
+
+/** A problem document (RFC 9457) that the server answered with. */
+export class ServerProblem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly current?: unknown,
+  ) {
+    super(message);
+  }
+}
+
+interface Answer<T> {
+  readonly data?: T;
+  readonly error?: unknown;
+  readonly response: Response;
+}
+
+/** The data of an answer; throws {@link ServerProblem} with the server's own sentence otherwise. */
+export async function ask<T>(answer: Promise<Answer<T>>): Promise<T> {
+  let result: Answer<T>;
+  try {
+    result = await answer;
+  } catch {
+    throw new ServerProblem(0, 'The studio does not answer. Your work is kept here; start it again and go on.');
+  }
+  if (result.response.ok) return result.data as T;
+  const problem = (result.error ?? {}) as { detail?: string; current?: unknown };
+  throw new ServerProblem(result.response.status, problem.detail ?? 'That did not work. Try again.', problem.current);
+}

@@ -1,0 +1,59 @@
+import '@fontsource-variable/fraunces';
+import '@fontsource-variable/instrument-sans';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Tooltip } from 'radix-ui';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { EventsProvider } from './api/events';
+import { ImportPanel } from './parts/ImportPanel';
+import { ImportProvider } from './parts/imports';
+import { NoticeProvider } from './parts/notices';
+import { TopBar } from './parts/TopBar';
+import './theme/theme.css';
+import { BenchView } from './views/bench/BenchView';
+import { LibraryView } from './views/library/LibraryView';
+import { SeriesView } from './views/series/SeriesView';
+
+const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: false } } });
+
+function Frame() {
+  return (
+    <ImportProvider>
+      <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
+        <TopBar />
+        <main className="relative min-h-0">
+          <Outlet />
+          <ImportPanel />
+        </main>
+      </div>
+    </ImportProvider>
+  );
+}
+
+const router = createBrowserRouter([
+  {
+    element: <Frame />,
+    children: [
+      { index: true, element: <Navigate to="/library" replace /> },
+      { path: 'library', element: <LibraryView /> },
+      { path: 'bench/:mixId?', element: <BenchView /> },
+      { path: 'series/:seriesId?', element: <SeriesView /> },
+      { path: '*', element: <Navigate to="/library" replace /> },
+    ],
+  },
+]);
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={client}>
+      <NoticeProvider>
+        <EventsProvider>
+          <Tooltip.Provider>
+            <RouterProvider router={router} />
+          </Tooltip.Provider>
+        </EventsProvider>
+      </NoticeProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,52 @@
+import { CircleQuestionMark } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useEffect, useState } from 'react';
+
+const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
+  ['?', 'this page'],
+  ['arrows', 'library: go from picture to picture; bench: move the edge or weight that has the focus'],
+  ['Shift + arrows', 'library: select a range; bench: move in fine steps'],
+  ['Delete', 'library: put the selection away; bench: take the influence out'],
+  ['Enter', 'library: weigh the selection on the bench; tray: add the picture to the course'],
+  ['Ctrl + Enter', 'bench: render a proof; series: render what changed'],
+  ['Ctrl + Z, Ctrl + Shift + Z', 'bench: undo, redo'],
+  ['W, E, L', 'bench, on an influence: the whole course, early, late'],
+  ['O', 'bench, on an influence: off and on'],
+  ['C', 'bench: lay the control over the take while the key is held'],
+];
+
+const inField = (target: EventTarget | null) => target instanceof HTMLElement && !!target.closest('input, textarea, [contenteditable]');
+
+/** All shortcuts, under the key "?". */
+export function ShortcutsDialog() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key === '?' && !inField(e.target)) setOpen(true);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger aria-label="Shortcuts" className="rounded-full p-1 text-muted hover:text-ink">
+        <CircleQuestionMark size={18} aria-hidden />
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 z-50 w-[36rem] -translate-x-1/2 -translate-y-1/2 rounded-2xl bg-card p-6 shadow-2xl">
+          <Dialog.Title className="mb-4 font-title text-2xl">Shortcuts</Dialog.Title>
+          <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-2">
+            {SHORTCUTS.map(([key, does]) => (
+              <div key={key} className="contents">
+                <dt className="font-semibold">{key}</dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+          <Dialog.Close className="mt-5 rounded-lg border border-line px-3 py-1.5 font-semibold">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

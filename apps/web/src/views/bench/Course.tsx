@@ -1,0 +1,156 @@
+import { useDroppable } from '@dnd-kit/core';
+import { CHANNELS, type Gives } from '@urbild/core';
+import { useMemo, useRef, useState } from 'react';
+import type { MixInfluence } from '../../api/client';
+import { KindSign } from '../../parts/KindSign';
+import { HUES } from '../../theme/kinds';
+import { InfluenceChart, sharesFor, type ChartChannel } from './InfluenceChart';
+import type { Lookup } from './influences';
+import { percent } from './influences';
+import { Lane, LANE } from './Lane';
+import { LaneHead } from './LaneHead';
+import type { Change, Edited } from './useBenchMix';
+import { WordsLane } from './WordsLane';
+
+interface Props {
+  readonly mix: Edited;
+  readonly lookup: Lookup;
+  readonly gives: readonly Gives[];
+  readonly change: (change: Change, live?: boolean) => void;
+}
+
+const TICKS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
+const CHANNEL_NAMES: readonly ChartChannel[] = ['all', ...CHANNELS.filter((c) => c !== 'pose')];
+
+/** The course of a generation from start to end, with a lane for the words and one for every influence. */
+export function Course({ mix, lookup, gives, change }: Props) {
+  const [channel, setChannel] = useState<ChartChannel>('all');
+  const band = useRef<HTMLDivElement>(null);
+  const { setNodeRef, isOver } = useDroppable({ id: 'course' });
+  const weighing = useMemo(() => ({ influences: mix.influences, balance: mix.settings.balance }), [mix.influences, mix.settings.balance]);
+  const hues = useMemo(() => mix.influences.map(lookup.hue), [mix.influences, lookup]);
+  const set = (id: string, fields: Partial<MixInfluence>, live = false) =>
+    change((m) => ({ ...m, influences: m.influences.map((i) => (i.id === id ? { ...i, ...fields } : i)) }), live);
+  const remove = (id: string) => change((m) => ({ ...m, influences: m.influences.filter((i) => i.id !== id) }));
+  return (
+    <section ref={setNodeRef} aria-label="Course" className={`grid h-full grid-cols-[248px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}>
+      <div className="flex items-center justify-between border-r border-line px-3 text-sm font-semibold text-muted">
+        <span>Influences</span>
+        <span>weight</span>
+      </div>
+      <div className="flex h-7 items-center gap-3 pr-4 pl-3">
+        <fieldset className="flex items-center gap-1" aria-label="Shares shown for">
+          {CHANNEL_NAMES.map((c) => (
+            <button key={c} type="button" aria-pressed={channel === c} onClick={() => setChannel(c)} className={`rounded px-1.5 py-0.5 text-sm ${channel === c ? 'bg-ink text-paper' : 'text-muted hover:text-ink'}`}>
+              {c === 'all' ? 'all shares' : c}
+            </button>
+          ))}
+        </fieldset>
+        <span className="ml-auto text-sm text-muted">layout and colours are decided early, the surface late</span>
+      </div>
+      <div className="col-span-2 grid min-h-0 grid-cols-[248px_minmax(0,1fr)] overflow-y-auto">
+        <div className="border-r border-line">
+          <div className="flex items-center gap-2 px-2" style={{ height: LANE }}>
+            <span className="grid size-8 shrink-0 place-content-center rounded-sm bg-shade">
+              <KindSign kind="words" />
+            </span>
+            <div className="leading-tight">
+              <div className="font-semibold">The words</div>
+              <div className="text-sm text-muted">have what is left</div>
+            </div>
+          </div>
+          {mix.influences.map((i) => (
+            <LaneHead key={i.id} influence={i} reference={lookup.reference(i)} name={lookup.name(i)} hue={lookup.hue(i)} gives={gives} onChange={(f) => set(i.id, f)} onRemove={() => remove(i.id)} />
+          ))}
+        </div>
+        <div className="relative mr-4 ml-3 flex flex-col">
+          <div ref={band} className="relative">
+            <Ticks />
+            <InfluenceChart mix={weighing} channel={channel} hues={hues} />
+            <div className="relative" style={{ height: LANE }}>
+              <div className="absolute inset-y-1.5 right-0 left-0 overflow-hidden rounded border border-line bg-card/60">
+                <WordsLane prompt={mix.prompt} onChange={(prompt) => change((m) => ({ ...m, prompt }))} />
+              </div>
+            </div>
+            <div className="relative">
+              {mix.influences.map((i) => (
+                <Lane key={i.id} influence={i} name={lookup.name(i)} hue={lookup.hue(i)} band={() => band.current?.clientWidth ?? 1} onChange={(f, live) => set(i.id, f, live)} onRemove={() => remove(i.id)} />
+              ))}
+              <Reader weighing={weighing} channel={channel} influences={mix.influences} lookup={lookup} />
+            </div>
+          </div>
+          <TickLabels />
+          {!mix.influences.length && <p className="grid flex-1 place-content-center p-3 text-center text-muted">Drag a picture from the tray into the course, or choose it there and press Enter.</p>}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function Ticks() {
+  return (
+    <div aria-hidden="true" className="absolute inset-0">
+      {TICKS.map((t) => (
+        <div key={t} className="absolute inset-y-0 w-px bg-line/70" style={{ left: `${t * 100}%` }} />
+      ))}
+    </div>
+  );
+}
+
+function TickLabels() {
+  return (
+    <div aria-hidden="true" className="figures relative h-5 shrink-0 text-xs text-muted">
+      {TICKS.map((t) => (
+        <span key={t} className="absolute top-0.5" style={{ left: `${t * 100}%`, transform: `translateX(${t === 0 ? 0 : t === 1 ? -100 : -50}%)` }}>
+          {Math.round(t * 100)} %
+        </span>
+      ))}
+    </div>
+  );
+}
+
+/** Reads off all shares at the moment under the pointer. */
+function Reader({ weighing, channel, influences, lookup }: { weighing: Parameters<typeof sharesFor>[0]; channel: ChartChannel; influences: readonly MixInfluence[]; lookup: Lookup }) {
+  const [at, setAt] = useState<number | undefined>(undefined);
+  const frame = useRef<HTMLDivElement>(null);
+  const shares = at === undefined ? undefined : sharesFor(weighing, channel, at);
+  return (
+    <div
+      ref={frame}
+      aria-hidden="true"
+      className="absolute inset-x-0 -top-[44px] h-[44px]"
+      style={{ pointerEvents: 'none' }}
+    >
+      <div
+        className="absolute inset-x-0 -top-1 h-2.5"
+        style={{ pointerEvents: 'auto', cursor: 'col-resize' }}
+        onPointerMove={(e) => {
+          const box = frame.current!.getBoundingClientRect();
+          setAt(Math.min(1, Math.max(0, (e.clientX - box.left) / box.width)));
+        }}
+        onPointerLeave={() => setAt(undefined)}
+      />
+      {shares && (
+        <div className="absolute top-0 z-30" style={{ left: `${at! * 100}%` }}>
+          <div className="absolute top-0 w-px bg-cinnabar" style={{ height: LANE * (influences.length + 1) }} />
+          <div className={`absolute top-1 w-52 rounded-lg bg-ink px-3 py-2 text-sm text-paper shadow-lg ${at! > 0.75 ? 'right-2' : 'left-2'}`}>
+            <div className="mb-1 font-semibold">
+              at {percent(at!)}, {channel === 'all' ? 'all channels' : channel}
+            </div>
+            {influences.map((i, k) => (
+              <div key={i.id} className="flex items-center gap-2">
+                <span className="size-2 rounded-full" style={{ background: HUES[lookup.hue(i)] }} />
+                <span className="flex-1 truncate">{lookup.name(i)}</span>
+                <span className="figures">{percent(shares.influences[k])}</span>
+              </div>
+            ))}
+            <div className="flex justify-between">
+              <span>the words</span>
+              <span className="figures">{percent(shares.words)}</span>
+            </div>
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import { CHANNELS, envelope, sharesAt, type Channel, type Weighing } from '@urbild/core';
+import { useEffect, useRef } from 'react';
+import { HUES, type Hue } from '../../theme/kinds';
+
+export type ChartChannel = Channel | 'all';
+
+/** The shares at a moment: one channel's, or the mean over all that are being decided just then. */
+export function sharesFor(mix: Weighing, channel: ChartChannel, t: number): { influences: number[]; words: number } {
+  if (channel !== 'all') {
+    const { influences, words } = sharesAt(mix, channel, t);
+    return { influences: [...influences], words };
+  }
+  const sums = mix.influences.map(() => 0);
+  let total = 0;
+  for (const c of CHANNELS) {
+    const weight = envelope(c, t);
+    if (!weight) continue;
+    total += weight;
+    sharesAt(mix, c, t).influences.forEach((s, i) => (sums[i] += weight * s));
+  }
+  const influences = sums.map((s) => (total ? s / total : 0));
+  return { influences, words: 1 - influences.reduce((a, b) => a + b, 0) };
+}
+
+const COLUMNS = 240;
+
+/** The shares over the course, stacked: the words at the foot, the references above, in the mix's order. */
+export function InfluenceChart({ mix, channel, hues }: { mix: Weighing; channel: ChartChannel; hues: readonly Hue[] }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const element = canvas.current!;
+    const draw = () => {
+      const scale = window.devicePixelRatio || 1;
+      const w = element.clientWidth;
+      const h = element.clientHeight;
+      if (element.width !== Math.round(w * scale) || element.height !== Math.round(h * scale)) {
+        element.width = Math.round(w * scale);
+        element.height = Math.round(h * scale);
+      }
+      const context = element.getContext('2d')!;
+      context.setTransform(scale, 0, 0, scale, 0, 0);
+      context.clearRect(0, 0, w, h);
+      const samples = Array.from({ length: COLUMNS + 1 }, (_, i) => sharesFor(mix, channel, i / COLUMNS));
+      const layers: { hue: Hue; value: (k: number) => number }[] = [
+        { hue: 'words', value: (k) => samples[k].words },
+        ...hues.map((hue, i) => ({ hue, value: (k: number) => samples[k].influences[i] ?? 0 })),
+      ];
+      const foot = new Float64Array(COLUMNS + 1);
+      for (const { hue, value } of layers) {
+        const top = foot.map((f, k) => f + value(k));
+        context.beginPath();
+        for (let k = 0; k <= COLUMNS; k++) context.lineTo((k / COLUMNS) * w, h * (1 - top[k]));
+        for (let k = COLUMNS; k >= 0; k--) context.lineTo((k / COLUMNS) * w, h * (1 - foot[k]));
+        context.closePath();
+        context.fillStyle = `${HUES[hue]}${hue === 'words' ? '14' : '2b'}`;
+        context.fill();
+        foot.set(top);
+      }
+    };
+    draw();
+    const watcher = new ResizeObserver(draw);
+    watcher.observe(element);
+    return () => watcher.disconnect();
+  }, [mix, channel, hues]);
+  return <canvas ref={canvas} aria-hidden="true" className="absolute inset-0 h-full w-full" />;
+}

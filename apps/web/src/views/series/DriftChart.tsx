@@ -1,0 +1,62 @@
+import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import type { Mix, Series } from '../../api/client';
+import { HUES } from '../../theme/kinds';
+import { percent, type Lookup } from '../bench/influences';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+
+/** Arrival of every influence over the shots, each point above its shot. */
+export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix | undefined; lookup: Lookup }) {
+  const takes = series.shots.map((s) => s.takes.find((t) => t.status === 'done'));
+  const influences = mix?.influences.filter((i) => i.on) ?? [];
+  if (!influences.length) return <div />;
+  return (
+    <figure aria-label="Drift: arrival of every reference over the shots" className="relative px-4 pb-1">
+      <figcaption className="flex gap-4 text-sm">
+        <span className="text-muted">arrival over the shots</span>
+        {influences.map((i) => (
+          <span key={i.id} className="flex items-center gap-1.5 font-semibold">
+            <span className="h-0.5 w-4" style={{ background: HUES[lookup.hue(i)] }} aria-hidden />
+            {lookup.name(i)}
+          </span>
+        ))}
+      </figcaption>
+      <div className="h-24">
+        <Line
+          role="img"
+          aria-label={influences.map((i) => `${lookup.name(i)}: ${takes.map((t, k) => `shot ${k + 1} ${arrival(t, i.id) === null ? 'not measured' : percent(arrival(t, i.id)!)}`).join(', ')}`).join('; ')}
+          data={{
+            labels: series.shots.map((s) => s.title),
+            datasets: influences.map((i, k) => ({
+              label: lookup.name(i),
+              data: takes.map((t) => arrival(t, i.id)),
+              borderColor: HUES[lookup.hue(i)],
+              backgroundColor: HUES[lookup.hue(i)],
+              borderDash: k % 2 ? [6, 4] : [],
+              borderWidth: 2,
+              pointRadius: 4,
+              spanGaps: true,
+            })),
+          }}
+          options={{
+            animation: false,
+            maintainAspectRatio: false,
+            layout: { padding: 0 },
+            scales: {
+              // bands of equal width, points in their middle: just where the shots stand below
+              x: { offset: true, display: false },
+              y: { min: 0, max: 1, ticks: { display: false, stepSize: 0.5 }, border: { display: false }, grid: { color: '#d9d2c4', drawTicks: false } },
+            },
+            plugins: { tooltip: { callbacks: { label: (c) => `${c.dataset.label}: ${percent(c.parsed.y ?? 0)}` } } },
+          }}
+        />
+      </div>
+    </figure>
+  );
+}
+
+const arrival = (take: Series['shots'][number]['takes'][number] | undefined, influenceId: string): number | null => {
+  const value = take?.arrivals.find((a) => a.influenceId === influenceId)?.overall;
+  return value === undefined ? null : Math.max(0, value);
+};
