@@ -42,7 +42,11 @@ export class AppModule {
           pinoHttp: { level: config.quiet ? 'silent' : 'warn', autoLogging: false, quietReqLogger: true },
           forRoutes: EVERYWHERE,
         }),
-        MikroOrmModule.forRoot({ ...databaseOptions(databaseFile(config.dataDir)), driver: BetterSqliteDriver, forRoutesPath: '{*path}' }),
+        MikroOrmModule.forRoot({
+          ...databaseOptions(databaseFile(config.dataDir)),
+          driver: BetterSqliteDriver,
+          forRoutesPath: '{*path}',
+        }),
         MulterModule.register({
           storage: diskStorage({
             destination: path.join(config.dataDir, 'temp'),
@@ -60,7 +64,15 @@ export class AppModule {
             ]
           : []),
       ],
-      controllers: [BlobsController, EventsController, LibraryController, MixesController, SeriesController, StudioController, TakesController],
+      controllers: [
+        BlobsController,
+        EventsController,
+        LibraryController,
+        MixesController,
+        SeriesController,
+        StudioController,
+        TakesController,
+      ],
       providers: [
         { provide: CONFIG, useValue: config },
         BlobStore,

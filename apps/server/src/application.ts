@@ -20,7 +20,10 @@ import { DemoService } from './studio/demo.service';
 
 /** The OpenAPI document of the server. */
 export const openApiDocument = (app: INestApplication): OpenAPIObject =>
-  SwaggerModule.createDocument(app, new DocumentBuilder().setTitle('Urbild').setDescription('A studio for weighing references').setVersion('1').build());
+  SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder().setTitle('Urbild').setDescription('A studio for weighing references').setVersion('1').build(),
+  );
 
 /** Builds the server, brings the database up to date and starts the queue; it does not listen yet. */
 export async function createApplication(config: Config): Promise<NestExpressApplication> {
@@ -33,7 +36,11 @@ export async function createApplication(config: Config): Promise<NestExpressAppl
   });
   app.useLogger(app.get(Logger));
   app.use(onlyFromHere);
-  app.use(helmet({ contentSecurityPolicy: { directives: { imgSrc: ["'self'", 'blob:', 'data:'], upgradeInsecureRequests: null } } }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: { directives: { imgSrc: ["'self'", 'blob:', 'data:'], upgradeInsecureRequests: null } },
+    }),
+  );
   app.useBodyParser('json', { limit: LIMITS.jsonBytes });
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());

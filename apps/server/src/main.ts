@@ -18,7 +18,8 @@ async function main(): Promise<void> {
 }
 
 main().catch((error: NodeJS.ErrnoException) => {
-  if (error.code === 'EADDRINUSE') console.error('That port is in use already. Stop the other program, or choose another one with --port.');
+  if (error.code === 'EADDRINUSE')
+    console.error('That port is in use already. Stop the other program, or choose another one with --port.');
   else console.error(error instanceof StartError ? error.message : error);
   process.exit(1);
 });

@@ -15,7 +15,9 @@ import { BenchView } from './views/bench/BenchView';
 import { LibraryView } from './views/library/LibraryView';
 import { SeriesView } from './views/series/SeriesView';
 
-const client = new QueryClient({ defaultOptions: { queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: false } } });
+const client = new QueryClient({
+  defaultOptions: { queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: false } },
+});
 
 function Frame() {
   return (

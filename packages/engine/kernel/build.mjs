@@ -6,9 +6,17 @@ import asc from 'assemblyscript/asc';
 
 const here = path.dirname(fileURLToPath(import.meta.url));
 const wasm = path.join(here, 'patchmatch.wasm');
-const { error, stderr } = await asc.main(
-  [path.join(here, 'patchmatch.ts'), '-o', wasm, '-O3', '--enable', 'simd', '--runtime', 'stub', '--noAssert'],
-);
+const { error, stderr } = await asc.main([
+  path.join(here, 'patchmatch.ts'),
+  '-o',
+  wasm,
+  '-O3',
+  '--enable',
+  'simd',
+  '--runtime',
+  'stub',
+  '--noAssert',
+]);
 if (error) {
   console.error(stderr.toString());
   process.exit(1);

@@ -119,14 +119,22 @@ export class BuiltInEngine implements Engine {
       onProgress({ step, fraction, preview: { width: small.width, height: small.height, rgba: pictureToRgba(small) } });
       lap(step.replace(/ of .*/, ''));
     };
-    const shared = { labels: stage.labels, shares: plan.log, understood: brief.understood, unheard: brief.unheard, timings };
+    const shared = {
+      labels: stage.labels,
+      shares: plan.log,
+      understood: brief.understood,
+      unheard: brief.unheard,
+      timings,
+    };
     const painted = pictureFromRgba(stage.rgba, width, height);
     report('painted', references.length ? 0.15 : 0.95, painted);
     if (!references.length) return { width, height, rgba: stage.rgba, ...shared };
     const picture = synthesise({
       stage: painted,
       labels: stage.labels,
-      stageKey: String(hashText(JSON.stringify([request.prompt, request.avoid, width, height, seed, layoutHints(plan, references)]))),
+      stageKey: String(
+        hashText(JSON.stringify([request.prompt, request.avoid, width, height, seed, layoutHints(plan, references)])),
+      ),
       references,
       plan,
       seed,
@@ -142,11 +150,13 @@ export class BuiltInEngine implements Engine {
   async #load(request: RenderRequest, plan: SynthesisPlan, pictures: PictureSource): Promise<ReferenceInput[]> {
     const references: ReferenceInput[] = [];
     for (const [k, influence] of request.influences.entries()) {
-      const heard = plan.colour[k] > 0 || plan.layout[k] > 0 || plan.levels.some((l) => l.surface[k] > 0 || l.literal[k] > 0);
+      const heard =
+        plan.colour[k] > 0 || plan.layout[k] > 0 || plan.levels.some((l) => l.surface[k] > 0 || l.literal[k] > 0);
       if (!heard) continue;
       const total = influence.pictures.reduce((s, p) => s + p.weight, 0);
       for (const { content, weight } of influence.pictures) {
-        if (weight > 0) references.push({ influence: k, part: weight / total, content, picture: await pictures(content) });
+        if (weight > 0)
+          references.push({ influence: k, part: weight / total, content, picture: await pictures(content) });
       }
     }
     return references;

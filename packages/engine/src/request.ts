@@ -49,7 +49,8 @@ type Json = Record<string, unknown>;
 export function readRequest(json: unknown): RenderRequest {
   const r = asObject(json, 'The request');
   const influences = r.influences ?? [];
-  if (!Array.isArray(influences) || influences.length > MAX_INFLUENCES) throw new RequestError(`influences: a list of at most ${MAX_INFLUENCES}`);
+  if (!Array.isArray(influences) || influences.length > MAX_INFLUENCES)
+    throw new RequestError(`influences: a list of at most ${MAX_INFLUENCES}`);
   return {
     prompt: text(r, 'prompt', undefined),
     avoid: text(r, 'avoid', ''),
@@ -64,7 +65,8 @@ export function readRequest(json: unknown): RenderRequest {
 function readInfluence(json: unknown, at: string): RequestInfluence {
   const i = asObject(json, at);
   const pictures = i.pictures;
-  if (!Array.isArray(pictures) || !pictures.length || pictures.length > 64) throw new RequestError(`${at}.pictures: a list of 1 to 64 pictures`);
+  if (!Array.isArray(pictures) || !pictures.length || pictures.length > 64)
+    throw new RequestError(`${at}.pictures: a list of 1 to 64 pictures`);
   const from = number(i, 'from', 0, 1, 0, at);
   const to = number(i, 'to', 0, 1, 1, at);
   if (to < from) throw new RequestError(`${at}.to: not before from (${from}), but it is ${to}`);
@@ -79,13 +81,17 @@ function readInfluence(json: unknown, at: string): RequestInfluence {
     subject: i.subject === undefined ? undefined : text(i, 'subject', undefined, at),
     pictures: pictures.map((p, k) => {
       const picture = asObject(p, `${at}.pictures[${k}]`);
-      return { content: text(picture, 'content', undefined, `${at}.pictures[${k}]`), weight: number(picture, 'weight', 0, 4, 1, `${at}.pictures[${k}]`) };
+      return {
+        content: text(picture, 'content', undefined, `${at}.pictures[${k}]`),
+        weight: number(picture, 'weight', 0, 4, 1, `${at}.pictures[${k}]`),
+      };
     }),
   };
 }
 
 function asObject(json: unknown, what: string): Json {
-  if (typeof json !== 'object' || json === null || Array.isArray(json)) throw new RequestError(`${what}: an object is expected`);
+  if (typeof json !== 'object' || json === null || Array.isArray(json))
+    throw new RequestError(`${what}: an object is expected`);
   return json as Json;
 }
 
@@ -93,13 +99,15 @@ const path = (at: string | undefined, field: string) => (at ? `${at}.${field}` :
 
 function text(o: Json, field: string, fallback: string | undefined, at?: string): string {
   const value = o[field] ?? fallback;
-  if (typeof value !== 'string' || value.length > 4000) throw new RequestError(`${path(at, field)}: a text of at most 4000 characters`);
+  if (typeof value !== 'string' || value.length > 4000)
+    throw new RequestError(`${path(at, field)}: a text of at most 4000 characters`);
   return value;
 }
 
 function number(o: Json, field: string, low: number, high: number, fallback: number, at?: string): number {
   const value = o[field] ?? fallback;
-  if (typeof value !== 'number' || !(value >= low && value <= high)) throw new RequestError(`${path(at, field)}: a number from ${low} to ${high}`);
+  if (typeof value !== 'number' || !(value >= low && value <= high))
+    throw new RequestError(`${path(at, field)}: a number from ${low} to ${high}`);
   return value;
 }
 

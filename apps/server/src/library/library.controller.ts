@@ -1,4 +1,16 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, UploadedFile, UseInterceptors } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Param,
+  Patch,
+  Post,
+  Query,
+  UploadedFile,
+  UseInterceptors,
+} from '@nestjs/common';
 import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes, ApiOkResponse, ApiCreatedResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
 import path from 'path';
@@ -39,7 +51,10 @@ export class LibraryController {
     },
   })
   @ApiCreatedResponse({ type: ImportedDto })
-  bringIn(@UploadedFile() file: Express.Multer.File | undefined, @Body() fields: ImportFieldsDto): Promise<ImportedDto> {
+  bringIn(
+    @UploadedFile() file: Express.Multer.File | undefined,
+    @Body() fields: ImportFieldsDto,
+  ): Promise<ImportedDto> {
     if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
     return this.library.bringIn(file.path, { kind: fields.kind, title: fields.title ?? titleFrom(file.originalname) });
   }

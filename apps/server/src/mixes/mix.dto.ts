@@ -1,13 +1,31 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { GIVES, READINGS, TYPED_MAX_WEIGHT, type Gives, type Reading } from '@urbild/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { ASPECTS, type Aspect, type Mix } from './mix.entity';
 
 export class MixSettingsDto {
   @ApiProperty({ enum: ASPECTS, enumName: 'Aspect' }) @IsIn(ASPECTS) aspect!: Aspect;
   @ApiProperty({ minimum: 0, maximum: 4294967295 }) @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
-  @ApiProperty({ minimum: 0, maximum: 2, description: 'multiplies every reference; 1 is neutral' }) @IsNumber() @Min(0) @Max(2) balance!: number;
+  @ApiProperty({ minimum: 0, maximum: 2, description: 'multiplies every reference; 1 is neutral' })
+  @IsNumber()
+  @Min(0)
+  @Max(2)
+  balance!: number;
 }
 
 export class MixInfluenceDto {
@@ -37,7 +55,11 @@ class MixFieldsDto {
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) avoid?: string;
-  @ApiProperty({ type: MixSettingsDto, required: false }) @IsOptional() @ValidateNested() @Type(() => MixSettingsDto) settings?: MixSettingsDto;
+  @ApiProperty({ type: MixSettingsDto, required: false })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MixSettingsDto)
+  settings?: MixSettingsDto;
   @ApiProperty({ type: [MixInfluenceDto], required: false })
   @IsOptional()
   @IsArray()

@@ -78,15 +78,30 @@ export class MixesService {
     const errors: FieldError[] = [];
     influences.forEach((i, k) => {
       const field = `influences.${k}`;
-      if (i.to < i.from) errors.push({ field, message: `influence ${k + 1}: its end (${i.to}) lies before its start (${i.from})` });
-      if (influences.findIndex((other) => other.id === i.id) !== k) errors.push({ field, message: `influence ${k + 1}: its id occurs twice` });
+      if (i.to < i.from)
+        errors.push({ field, message: `influence ${k + 1}: its end (${i.to}) lies before its start (${i.from})` });
+      if (influences.findIndex((other) => other.id === i.id) !== k)
+        errors.push({ field, message: `influence ${k + 1}: its id occurs twice` });
     });
     const ids = [...new Set(influences.map((i) => i.referenceId))];
-    const known = new Set((await this.em.find(ReferenceEntity, { id: { $in: ids } }, { fields: ['id'] })).map((r) => r.id));
-    ids.filter((id) => !known.has(id)).forEach((id) => errors.push({ field: 'influences', message: `reference ${id} is not in the library` }));
+    const known = new Set(
+      (await this.em.find(ReferenceEntity, { id: { $in: ids } }, { fields: ['id'] })).map((r) => r.id),
+    );
+    ids
+      .filter((id) => !known.has(id))
+      .forEach((id) => errors.push({ field: 'influences', message: `reference ${id} is not in the library` }));
     if (errors.length) throw Problem.invalid(errors);
   }
 }
 
 const plain = (influences: readonly MixInfluence[]): MixInfluence[] =>
-  influences.map(({ id, referenceId, gives, weight, from, to, reading, on }) => ({ id, referenceId, gives, weight, from, to, reading, on }));
+  influences.map(({ id, referenceId, gives, weight, from, to, reading, on }) => ({
+    id,
+    referenceId,
+    gives,
+    weight,
+    from,
+    to,
+    reading,
+    on,
+  }));

@@ -65,9 +65,12 @@ export function readConfig(args: readonly string[], root: string): Config | 'hel
   }
   if (values.help) return 'help';
   const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) throw new StartError(`--port: a number from 0 to 65535, not "${values.port}"`);
+  if (!Number.isInteger(port) || port < 0 || port > 65535)
+    throw new StartError(`--port: a number from 0 to 65535, not "${values.port}"`);
   if (!LOOPBACK.includes(values.host)) {
-    throw new StartError(`--host ${values.host}: this studio has no accounts yet, so it listens on this machine only (127.0.0.1)`);
+    throw new StartError(
+      `--host ${values.host}: this studio has no accounts yet, so it listens on this machine only (127.0.0.1)`,
+    );
   }
   const dataDir = values.empty
     ? mkdtempSync(path.join(os.tmpdir(), 'urbild-'))

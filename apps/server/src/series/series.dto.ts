@@ -1,6 +1,18 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { TakeDto } from '../takes/take.dto';
 
@@ -50,9 +62,13 @@ export class ChangeShotDto {
 }
 
 export class RenderSeriesDto {
-  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false }) @IsOptional() @IsIn(QUALITIES) quality?: Quality;
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
+  @IsOptional()
+  @IsIn(QUALITIES)
+  quality?: Quality;
 }
 
 export class RenderedSeriesDto {
-  @ApiProperty({ description: 'takes that were put in line; what is up to date is not rendered again' }) queued!: number;
+  @ApiProperty({ description: 'takes that were put in line; what is up to date is not rendered again' })
+  queued!: number;
 }

@@ -31,7 +31,14 @@ export class SeriesService {
   async create(fields: NewSeriesDto, id: string = randomUUID()): Promise<SeriesDto> {
     await this.mixOf(fields.mixId);
     const now = new Date();
-    const series = this.em.create(SeriesEntity, { id, name: fields.name, mixId: fields.mixId, createdAt: now, updatedAt: now, version: 1 });
+    const series = this.em.create(SeriesEntity, {
+      id,
+      name: fields.name,
+      mixId: fields.mixId,
+      createdAt: now,
+      updatedAt: now,
+      version: 1,
+    });
     fields.shots?.forEach((shot, position) => this.newShot(series.id, position, shot));
     await this.em.flush();
     this.events.publish({ type: 'series', id: series.id });
@@ -50,7 +57,13 @@ export class SeriesService {
 
   async changeShot(shotId: string, change: ChangeShotDto): Promise<SeriesDto> {
     const shot = await this.findShot(shotId);
-    requireVersion(shot, change.version, (s) => ({ id: s.id, title: s.title, prompt: s.prompt, seed: s.seed, version: s.version }));
+    requireVersion(shot, change.version, (s) => ({
+      id: s.id,
+      title: s.title,
+      prompt: s.prompt,
+      seed: s.seed,
+      version: s.version,
+    }));
     if (change.title !== undefined) shot.title = change.title;
     if (change.prompt !== undefined) shot.prompt = change.prompt;
     if (change.seed !== undefined) shot.seed = change.seed;
@@ -73,7 +86,11 @@ export class SeriesService {
     const mix = await this.mixOf(series.mixId);
     let queued = 0;
     for (const shot of await this.shotsOf(seriesId)) {
-      const { fresh } = await this.takes.askForShot(mix, quality, { shotId: shot.id, prompt: shot.prompt, seed: shot.seed });
+      const { fresh } = await this.takes.askForShot(mix, quality, {
+        shotId: shot.id,
+        prompt: shot.prompt,
+        seed: shot.seed,
+      });
       if (fresh) queued++;
     }
     this.events.publish({ type: 'series', id: seriesId });
@@ -81,7 +98,16 @@ export class SeriesService {
   }
 
   private newShot(seriesId: string, position: number, { title, prompt, seed }: NewShotDto): Shot {
-    return this.em.create(ShotEntity, { id: randomUUID(), seriesId, position, title, prompt, seed: seed ?? 1000 + position, createdAt: new Date(), version: 1 });
+    return this.em.create(ShotEntity, {
+      id: randomUUID(),
+      seriesId,
+      position,
+      title,
+      prompt,
+      seed: seed ?? 1000 + position,
+      createdAt: new Date(),
+      version: 1,
+    });
   }
 
   private async find(id: string): Promise<Series> {
@@ -115,7 +141,14 @@ export class SeriesService {
       const own = takes.filter((t) => t.shotId === shot.id);
       const newest = own.find((t) => t.status !== 'cancelled' && t.status !== 'failed');
       const stored = newest && (await this.em.findOne(TakeEntity, { id: newest.id }));
-      const current = !!stored && (await this.takes.isCurrent(mix, stored.quality, { shotId: shot.id, prompt: shot.prompt, seed: shot.seed }, stored));
+      const current =
+        !!stored &&
+        (await this.takes.isCurrent(
+          mix,
+          stored.quality,
+          { shotId: shot.id, prompt: shot.prompt, seed: shot.seed },
+          stored,
+        ));
       const { id, position, title, prompt, seed, version } = shot;
       result.push({ id, position, title, prompt, seed, version, takes: own, current });
     }

@@ -48,8 +48,14 @@ export class DemoService implements JobHandler, OnModuleInit {
   async begin(): Promise<void> {
     if (!this.config.demo) return;
     const em = this.orm.em.fork();
-    if ((await em.count(ReferenceEntity)) || (await em.count(JobEntity, { kind: 'demo' })) || (await em.count(MixEntity))) return;
-    for (const subject of [...DEMO_PICTURES.map((p) => p.key), 'mix']) await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
+    if (
+      (await em.count(ReferenceEntity)) ||
+      (await em.count(JobEntity, { kind: 'demo' })) ||
+      (await em.count(MixEntity))
+    )
+      return;
+    for (const subject of [...DEMO_PICTURES.map((p) => p.key), 'mix'])
+      await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
   }
 
   /** How much of the demo is drawn. */
@@ -59,7 +65,9 @@ export class DemoService implements JobHandler, OnModuleInit {
   }
 
   async run(job: Job, em: EntityManager): Promise<void> {
-    await RequestContext.create(em, () => (job.subject === 'mix' ? this.makeMixAndSeries(em) : this.draw(job.subject, em)));
+    await RequestContext.create(em, () =>
+      job.subject === 'mix' ? this.makeMixAndSeries(em) : this.draw(job.subject, em),
+    );
     const { done, total } = await this.progress(em.fork());
     this.events.publish({ type: 'studio', demo: { done: done + 1, total } });
   }
@@ -70,11 +78,18 @@ export class DemoService implements JobHandler, OnModuleInit {
     const png = await this.workers.paint({ ...picture, ...(picture.upright ? UPRIGHT : LANDSCAPE) });
     const file = this.blobs.temporaryPath();
     await writeFile(file, png);
-    await this.library.bringIn(file, { kind: picture.kind, title: picture.title, tags: [...picture.tags], demoKey: key });
+    await this.library.bringIn(file, {
+      kind: picture.kind,
+      title: picture.title,
+      tags: [...picture.tags],
+      demoKey: key,
+    });
   }
 
   private async makeMixAndSeries(em: EntityManager): Promise<void> {
-    const references = new Map((await em.find(ReferenceEntity, { demoKey: { $ne: null } })).map((r) => [r.demoKey, r.id]));
+    const references = new Map(
+      (await em.find(ReferenceEntity, { demoKey: { $ne: null } })).map((r) => [r.demoKey, r.id]),
+    );
     if (!(await em.count(MixEntity, { id: MIX_ID }))) {
       const influences = DEMO_MIX.influences.flatMap((i) => {
         const referenceId = references.get(i.referenceId);
@@ -82,7 +97,8 @@ export class DemoService implements JobHandler, OnModuleInit {
       });
       await this.mixes.create({ ...DEMO_MIX, influences }, MIX_ID);
     }
-    if (!(await em.count(SeriesEntity, { id: SERIES_ID }))) await this.series.create({ name: DEMO_SERIES.name, mixId: MIX_ID, shots: [...DEMO_SERIES.shots] }, SERIES_ID);
+    if (!(await em.count(SeriesEntity, { id: SERIES_ID })))
+      await this.series.create({ name: DEMO_SERIES.name, mixId: MIX_ID, shots: [...DEMO_SERIES.shots] }, SERIES_ID);
     const mix = await em.findOneOrFail(MixEntity, { id: MIX_ID });
     if (!(await this.takes.list({ mixId: mix.id })).length) await this.takes.ask({ mixId: MIX_ID, quality: 'proof' });
     await this.series.render(SERIES_ID, 'proof');

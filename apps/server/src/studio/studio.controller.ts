@@ -9,7 +9,8 @@ import { DemoService } from './demo.service';
 class EngineDto {
   @ApiProperty() name!: string;
   @ApiProperty() version!: string;
-  @ApiProperty({ enum: GIVES, enumName: 'Gives', isArray: true, description: 'what it can draw from a reference' }) gives!: Gives[];
+  @ApiProperty({ enum: GIVES, enumName: 'Gives', isArray: true, description: 'what it can draw from a reference' })
+  gives!: Gives[];
 }
 
 class DemoDto {
@@ -38,6 +39,11 @@ export class StudioController {
   @ApiOkResponse({ type: StudioDto })
   async get(): Promise<StudioDto> {
     const { name, version, gives } = ENGINE;
-    return { name: 'The Tidepost', engine: { name, version, gives: [...gives] }, demo: await this.demo.progress(this.em), line: await this.jobs.line('take') };
+    return {
+      name: 'The Tidepost',
+      engine: { name, version, gives: [...gives] },
+      demo: await this.demo.progress(this.em),
+      line: await this.jobs.line('take'),
+    };
   }
 }

@@ -22,7 +22,11 @@ export interface TakeChoices {
 }
 
 /** The engine's request for a mix. Influences whose reference is missing are left out. */
-export function requestFor(mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>, references: ReadonlyMap<string, Reference>, choices: TakeChoices): RenderRequest {
+export function requestFor(
+  mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>,
+  references: ReadonlyMap<string, Reference>,
+  choices: TakeChoices,
+): RenderRequest {
   return {
     prompt: choices.prompt ?? mix.prompt,
     avoid: mix.avoid,
@@ -42,8 +46,11 @@ export function requestFor(mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'inf
 export const controlRequest = (request: RenderRequest): RenderRequest => ({ ...request, balance: 1, influences: [] });
 
 /** True where no reference pulls at all: such a take is its own control. */
-export const isControl = (request: RenderRequest): boolean => request.balance === 0 || request.influences.every((i) => !i.on || i.weight === 0);
+export const isControl = (request: RenderRequest): boolean =>
+  request.balance === 0 || request.influences.every((i) => !i.on || i.weight === 0);
 
 /** SHA-256 of a request and the engine that renders it: equal hashes are equal pictures. */
 export const requestHash = (request: RenderRequest, engine: { name: string; version: string }): string =>
-  createHash('sha256').update(JSON.stringify([engine.name, engine.version, request])).digest('hex');
+  createHash('sha256')
+    .update(JSON.stringify([engine.name, engine.version, request]))
+    .digest('hex');

@@ -60,10 +60,26 @@ export class TakeDto {
 /** A take that is asked for. */
 export class NewTakeDto {
   @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
-  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false }) @IsOptional() @IsIn(QUALITIES) quality?: Quality;
-  @ApiProperty({ required: false, description: "the mix's own when absent" }) @IsOptional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
-  @ApiProperty({ required: false, description: "the mix's own when absent" }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
-  @ApiProperty({ required: false, description: 'leave this influence out' }) @IsOptional() @IsString() @Length(1, 60) without?: string;
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
+  @IsOptional()
+  @IsIn(QUALITIES)
+  quality?: Quality;
+  @ApiProperty({ required: false, description: "the mix's own when absent" })
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  @Max(0xffffffff)
+  seed?: number;
+  @ApiProperty({ required: false, description: "the mix's own when absent" })
+  @IsOptional()
+  @IsString()
+  @MaxLength(2000)
+  prompt?: string;
+  @ApiProperty({ required: false, description: 'leave this influence out' })
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  without?: string;
 }
 
 export class ChangeTakeDto {
@@ -93,7 +109,11 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
       pictureUrl: control.pictureHash ? blobUrl(control.pictureHash) : undefined,
       thumbnailUrl: control.thumbnailHash ? blobUrl(control.thumbnailHash) : undefined,
     },
-    arrivals: Object.entries(t.measurements?.arrivals ?? {}).map(([influenceId, a]) => ({ influenceId, overall: a.overall, ...a.channels })),
+    arrivals: Object.entries(t.measurements?.arrivals ?? {}).map(([influenceId, a]) => ({
+      influenceId,
+      overall: a.overall,
+      ...a.channels,
+    })),
     wordsKept: t.measurements?.wordsKept,
     understood: [...(t.understood ?? [])],
     unheard: [...(t.unheard ?? [])],

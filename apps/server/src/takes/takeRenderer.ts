@@ -52,7 +52,11 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
       const needsControl = !!control && control.status !== 'done';
       if (control && needsControl) await this.render(em, control, take.id, undefined, 0, CONTROL_PART);
-      const twin = await em.findOne(TakeEntity, { requestHash: take.requestHash, status: 'done', id: { $ne: take.id } });
+      const twin = await em.findOne(TakeEntity, {
+        requestHash: take.requestHash,
+        status: 'done',
+        id: { $ne: take.id },
+      });
       if (twin) copyResult(twin, take);
       else await this.render(em, take, take.id, control ?? undefined, needsControl ? CONTROL_PART : 0, 1);
     } catch (error) {
@@ -69,12 +73,23 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
   }
 
   async failed(job: Job, error: Error, em: EntityManager): Promise<void> {
-    await em.nativeUpdate(TakeEntity, { id: job.subject }, { status: 'failed', error: `The engine stopped: ${error.message}`, finishedAt: new Date() });
+    await em.nativeUpdate(
+      TakeEntity,
+      { id: job.subject },
+      { status: 'failed', error: `The engine stopped: ${error.message}`, finishedAt: new Date() },
+    );
     this.events.publish({ type: 'take', id: job.subject, status: 'failed' });
   }
 
   /** Renders one picture; progress is told under the id of the take that somebody waits for. */
-  private async render(em: EntityManager, target: Take, watched: string, control: Take | undefined, from: number, to: number): Promise<void> {
+  private async render(
+    em: EntityManager,
+    target: Take,
+    watched: string,
+    control: Take | undefined,
+    from: number,
+    to: number,
+  ): Promise<void> {
     const running = this.workers.render(
       {
         request: target.origin.request,
@@ -116,15 +131,34 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
   }
 
   private async tell(id: string, p: WorkerProgress, fraction: number): Promise<void> {
-    const webp = await sharp(Buffer.from(p.rgba.buffer, p.rgba.byteOffset, p.rgba.byteLength), { raw: { width: p.width, height: p.height, channels: 4 } })
+    const webp = await sharp(Buffer.from(p.rgba.buffer, p.rgba.byteOffset, p.rgba.byteLength), {
+      raw: { width: p.width, height: p.height, channels: 4 },
+    })
       .webp({ quality: 70 })
       .toBuffer();
     if (!this.running.has(id)) return;
-    this.events.publish({ type: 'progress', id, fraction, step: p.step, preview: `data:image/webp;base64,${webp.toString('base64')}` });
+    this.events.publish({
+      type: 'progress',
+      id,
+      fraction,
+      step: p.step,
+      preview: `data:image/webp;base64,${webp.toString('base64')}`,
+    });
   }
 }
 
 function copyResult(from: Take, to: Take): void {
   const { pictureHash, thumbnailHash, descriptorsHash, shares, understood, unheard, measurements } = from;
-  Object.assign(to, { pictureHash, thumbnailHash, descriptorsHash, shares, understood, unheard, measurements, status: 'done', error: null, finishedAt: new Date() } satisfies Partial<Take>);
+  Object.assign(to, {
+    pictureHash,
+    thumbnailHash,
+    descriptorsHash,
+    shares,
+    understood,
+    unheard,
+    measurements,
+    status: 'done',
+    error: null,
+    finishedAt: new Date(),
+  } satisfies Partial<Take>);
 }

@@ -122,7 +122,12 @@ export class TakesService {
   }
 
   private async dropDrafts(mixId: string): Promise<void> {
-    const old = await this.em.find(TakeEntity, { mixId, quality: 'draft', status: { $in: ['queued', 'rendering'] }, deletedAt: null });
+    const old = await this.em.find(TakeEntity, {
+      mixId,
+      quality: 'draft',
+      status: { $in: ['queued', 'rendering'] },
+      deletedAt: null,
+    });
     for (const take of old) {
       await this.stop(take);
       take.deletedAt = new Date();
@@ -130,19 +135,37 @@ export class TakesService {
     await this.em.flush();
   }
 
-  private async request(mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>, quality: Quality, prompt?: string, seed?: number): Promise<RenderRequest> {
+  private async request(
+    mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>,
+    quality: Quality,
+    prompt?: string,
+    seed?: number,
+  ): Promise<RenderRequest> {
     const ids = mix.influences.map((i) => i.referenceId);
     const references = new Map((await this.em.find(ReferenceEntity, { id: { $in: ids } })).map((r) => [r.id, r]));
     return requestFor(mix, references, { quality, prompt, seed });
   }
 
-  private async queue(mix: Pick<Mix, 'id' | 'prompt' | 'avoid' | 'settings' | 'influences'>, quality: Quality, prompt?: string, seed?: number, shotId?: string): Promise<Take> {
+  private async queue(
+    mix: Pick<Mix, 'id' | 'prompt' | 'avoid' | 'settings' | 'influences'>,
+    quality: Quality,
+    prompt?: string,
+    seed?: number,
+    shotId?: string,
+  ): Promise<Take> {
     const waiting = await this.em.count(TakeEntity, { status: 'queued', deletedAt: null });
     if (waiting >= LINE_LIMIT) throw Problem.busy(`${waiting} takes wait already. Let some finish, or cancel them.`);
     const request = await this.request(mix, quality, prompt, seed);
     const control = isControl(request) ? undefined : await this.controlOf(request, quality);
-    const take = this.em.create(TakeEntity, this.fields(request, quality, mix.influences, { mixId: mix.id, shotId, controlId: control?.id }));
-    await this.jobs.enqueue(this.em, { kind: 'take', subject: take.id, priority: quality === 'draft' ? 0 : quality === 'proof' ? 1 : 2 });
+    const take = this.em.create(
+      TakeEntity,
+      this.fields(request, quality, mix.influences, { mixId: mix.id, shotId, controlId: control?.id }),
+    );
+    await this.jobs.enqueue(this.em, {
+      kind: 'take',
+      subject: take.id,
+      priority: quality === 'draft' ? 0 : quality === 'proof' ? 1 : 2,
+    });
     this.events.publish({ type: 'take', id: take.id, status: 'queued' });
     return take;
   }
@@ -150,11 +173,20 @@ export class TakesService {
   /** The control of a request: one for all takes with the same words, seed and size. */
   private async controlOf(request: RenderRequest, quality: Quality): Promise<Take> {
     const plain = controlRequest(request);
-    const known = await this.em.findOne(TakeEntity, { isControl: true, requestHash: requestHash(plain, ENGINE), deletedAt: null });
+    const known = await this.em.findOne(TakeEntity, {
+      isControl: true,
+      requestHash: requestHash(plain, ENGINE),
+      deletedAt: null,
+    });
     return known ?? this.em.create(TakeEntity, { ...this.fields(plain, quality, [], {}), isControl: true });
   }
 
-  private fields(request: RenderRequest, quality: Quality, influences: readonly MixInfluence[], links: { mixId?: string; shotId?: string; controlId?: string }) {
+  private fields(
+    request: RenderRequest,
+    quality: Quality,
+    influences: readonly MixInfluence[],
+    links: { mixId?: string; shotId?: string; controlId?: string },
+  ) {
     return {
       id: randomUUID(),
       mixId: links.mixId ?? null,

@@ -15,7 +15,8 @@ export const keys = {
 export const useStudio = () => useQuery({ queryKey: keys.studio, queryFn: () => ask(api.GET('/api/v1/studio')) });
 
 /** The whole library, newest first. */
-export const useReferences = () => useQuery({ queryKey: keys.references, queryFn: () => ask(api.GET('/api/v1/references')) });
+export const useReferences = () =>
+  useQuery({ queryKey: keys.references, queryFn: () => ask(api.GET('/api/v1/references')) });
 
 export const useMixes = () => useQuery({ queryKey: keys.mixes, queryFn: () => ask(api.GET('/api/v1/mixes')) });
 
@@ -45,7 +46,12 @@ export function useChangeReference() {
   const tell = useNotice();
   return useMutation({
     mutationFn: ({ reference, change }: { reference: Reference; change: ReferenceChange }) =>
-      ask(api.PATCH('/api/v1/references/{id}', { params: { path: { id: reference.id } }, body: { ...change, version: reference.version } })),
+      ask(
+        api.PATCH('/api/v1/references/{id}', {
+          params: { path: { id: reference.id } },
+          body: { ...change, version: reference.version },
+        }),
+      ),
     onMutate: ({ reference, change }) => replaceReference(client, reference.id, change),
     onSuccess: (saved) => replaceReference(client, saved.id, saved),
     onError: (error, { reference }) => {
@@ -61,11 +67,17 @@ export function useRemoveReference() {
   const client = useQueryClient();
   const tell = useNotice();
   const refresh = () => void client.invalidateQueries({ queryKey: keys.references });
-  const restore = (id: string) => void ask(api.POST('/api/v1/references/{id}/restore', { params: { path: { id } } })).then(refresh);
+  const restore = (id: string) =>
+    void ask(api.POST('/api/v1/references/{id}/restore', { params: { path: { id } } })).then(refresh);
   return useMutation({
-    mutationFn: (reference: Reference) => ask(api.DELETE('/api/v1/references/{id}', { params: { path: { id: reference.id } } })),
-    onMutate: (reference) => client.setQueryData<Reference[]>(keys.references, (all) => all?.filter((r) => r.id !== reference.id)),
-    onSuccess: (_, reference) => tell(`“${reference.title}” was put away.`, { action: { label: 'Bring it back', run: () => restore(reference.id) } }),
+    mutationFn: (reference: Reference) =>
+      ask(api.DELETE('/api/v1/references/{id}', { params: { path: { id: reference.id } } })),
+    onMutate: (reference) =>
+      client.setQueryData<Reference[]>(keys.references, (all) => all?.filter((r) => r.id !== reference.id)),
+    onSuccess: (_, reference) =>
+      tell(`“${reference.title}” was put away.`, {
+        action: { label: 'Bring it back', run: () => restore(reference.id) },
+      }),
     onError: (error) => {
       refresh();
       tell(error.message, { grave: true });
@@ -77,7 +89,8 @@ export function useRemoveReference() {
 export function useNewMix() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (fields: Partial<Pick<Mix, 'name' | 'prompt' | 'settings' | 'influences'>>) => ask(api.POST('/api/v1/mixes', { body: fields })),
+    mutationFn: (fields: Partial<Pick<Mix, 'name' | 'prompt' | 'settings' | 'influences'>>) =>
+      ask(api.POST('/api/v1/mixes', { body: fields })),
     onSuccess: (mix) => client.setQueryData<Mix[]>(keys.mixes, (all) => [mix, ...(all ?? [])]),
   });
 }

@@ -9,7 +9,13 @@ const LOOKS: Readonly<Record<Look, string>> = {
 };
 
 /** A button: `main` is the one main action of a screen, `quiet` any other, `plain` a mend inside a text. */
-export function Button({ look = 'quiet', className = '', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+export function Button({
+  look = 'quiet',
+  className = '',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
   const shape = look === 'plain' ? '' : 'rounded-lg px-3 py-1.5 font-semibold';
-  return <button type="button" className={`${shape} ${LOOKS[look]} disabled:cursor-not-allowed ${className}`} {...rest} />;
+  return (
+    <button type="button" className={`${shape} ${LOOKS[look]} disabled:cursor-not-allowed ${className}`} {...rest} />
+  );
 }

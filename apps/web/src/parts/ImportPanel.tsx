@@ -17,9 +17,14 @@ export function ImportPanel() {
   if (!files.length) return null;
   const open = files.filter((f) => f.state === 'waiting' || f.state === 'sending' || f.state === 'reading').length;
   return (
-    <section aria-label="Pictures on their way in" className="absolute right-4 bottom-4 z-20 w-96 rounded-xl border border-line bg-card shadow-xl">
+    <section
+      aria-label="Pictures on their way in"
+      className="absolute right-4 bottom-4 z-20 w-96 rounded-xl border border-line bg-card shadow-xl"
+    >
       <header className="flex items-center justify-between border-b border-line px-4 py-2">
-        <h2 className="font-semibold">{open ? `Bringing in ${files.length - open} of ${files.length}` : `${files.length} brought in`}</h2>
+        <h2 className="font-semibold">
+          {open ? `Bringing in ${files.length - open} of ${files.length}` : `${files.length} brought in`}
+        </h2>
         <Button look="plain" onClick={clear}>
           Close
         </Button>

@@ -15,7 +15,8 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['C', 'bench: lay the control over the take while the key is held'],
 ];
 
-const inField = (target: EventTarget | null) => target instanceof HTMLElement && !!target.closest('input, textarea, [contenteditable]');
+const inField = (target: EventTarget | null) =>
+  target instanceof HTMLElement && !!target.closest('input, textarea, [contenteditable]');
 
 /** All shortcuts, under the key "?". */
 export function ShortcutsDialog() {
@@ -34,7 +35,10 @@ export function ShortcutsDialog() {
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content aria-describedby={undefined} className="fixed top-1/2 left-1/2 z-50 w-[36rem] -translate-x-1/2 -translate-y-1/2 rounded-2xl bg-card p-6 shadow-2xl">
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 w-[36rem] -translate-x-1/2 -translate-y-1/2 rounded-2xl bg-card p-6 shadow-2xl"
+        >
           <Dialog.Title className="mb-4 font-title text-2xl">Shortcuts</Dialog.Title>
           <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-2">
             {SHORTCUTS.map(([key, does]) => (

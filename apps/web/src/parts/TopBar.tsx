@@ -25,7 +25,9 @@ export function TopBar() {
           <NavLink
             key={to}
             to={to}
-            className={({ isActive }) => `flex items-center border-b-2 pt-0.5 ${isActive ? 'border-cinnabar font-semibold text-ink' : 'border-transparent text-muted hover:text-ink'}`}
+            className={({ isActive }) =>
+              `flex items-center border-b-2 pt-0.5 ${isActive ? 'border-cinnabar font-semibold text-ink' : 'border-transparent text-muted hover:text-ink'}`
+            }
           >
             {name}
           </NavLink>
@@ -43,7 +45,9 @@ export function TopBar() {
 function Doing({ demo, waiting }: { demo: { done: number; total: number }; waiting: number }) {
   const drawing = demo.done < demo.total;
   if (!drawing && !waiting) return null;
-  const text = drawing ? `Drawing the demo studio, ${demo.done} of ${demo.total}` : `${waiting} ${waiting === 1 ? 'take' : 'takes'} in line`;
+  const text = drawing
+    ? `Drawing the demo studio, ${demo.done} of ${demo.total}`
+    : `${waiting} ${waiting === 1 ? 'take' : 'takes'} in line`;
   return (
     <span role="status" className="figures rounded-full border border-line bg-card px-3 py-1 text-sm text-muted">
       {text}

@@ -45,9 +45,15 @@ function send(file: File, kind: Kind | undefined, onSent: (part: number) => void
     request.onload = () => {
       const answer = parse(request.responseText);
       if (request.status < 300) resolve({ ok: true, double: answer.duplicate === true });
-      else resolve({ ok: false, double: false, reason: typeof answer.detail === 'string' ? answer.detail : 'The studio refused it.' });
+      else
+        resolve({
+          ok: false,
+          double: false,
+          reason: typeof answer.detail === 'string' ? answer.detail : 'The studio refused it.',
+        });
     };
-    request.onerror = () => resolve({ ok: false, double: false, reason: 'The studio does not answer. Bring it in again when it is back.' });
+    request.onerror = () =>
+      resolve({ ok: false, double: false, reason: 'The studio does not answer. Bring it in again when it is back.' });
     const form = new FormData();
     if (kind) form.append('kind', kind);
     form.append('file', file);
@@ -71,24 +77,36 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   const [files, setFiles] = useState<readonly Import[]>([]);
   const line = useRef<{ id: number; file: File }[]>([]);
   const running = useRef(0);
-  const update = useCallback((id: number, change: Partial<Import>) => setFiles((all) => all.map((f) => (f.id === id ? { ...f, ...change } : f))), []);
+  const update = useCallback(
+    (id: number, change: Partial<Import>) => setFiles((all) => all.map((f) => (f.id === id ? { ...f, ...change } : f))),
+    [],
+  );
   const pump = useCallback(() => {
     while (running.current < AT_ONCE && line.current.length) {
       const { id, file } = line.current.shift()!;
       running.current++;
       update(id, { state: 'sending' });
-      void send(file, undefined, (sent) => update(id, { sent, state: sent >= 1 ? 'reading' : 'sending' })).then((outcome) => {
-        running.current--;
-        update(id, { state: outcome.ok ? (outcome.double ? 'double' : 'done') : 'refused', reason: outcome.reason, sent: 1 });
-        void client.invalidateQueries({ queryKey: keys.references });
-        pump();
-      });
+      void send(file, undefined, (sent) => update(id, { sent, state: sent >= 1 ? 'reading' : 'sending' })).then(
+        (outcome) => {
+          running.current--;
+          update(id, {
+            state: outcome.ok ? (outcome.double ? 'double' : 'done') : 'refused',
+            reason: outcome.reason,
+            sent: 1,
+          });
+          void client.invalidateQueries({ queryKey: keys.references });
+          pump();
+        },
+      );
     }
   }, [client, update]);
   const bringIn = useCallback(
     (chosen: readonly File[]) => {
       const entries = chosen.map((file) => ({ id: nextId++, file }));
-      setFiles((all) => [...all, ...entries.map(({ id, file }): Import => ({ id, name: file.name, state: 'waiting', sent: 0 }))]);
+      setFiles((all) => [
+        ...all,
+        ...entries.map(({ id, file }): Import => ({ id, name: file.name, state: 'waiting', sent: 0 })),
+      ]);
       line.current.push(...entries);
       pump();
     },
@@ -108,7 +126,15 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     noClick: true,
     noKeyboard: true,
   });
-  const value = useMemo(() => ({ files, choose: open, clear: () => setFiles((all) => all.filter((f) => f.state === 'sending' || f.state === 'waiting' || f.state === 'reading')) }), [files, open]);
+  const value = useMemo(
+    () => ({
+      files,
+      choose: open,
+      clear: () =>
+        setFiles((all) => all.filter((f) => f.state === 'sending' || f.state === 'waiting' || f.state === 'reading')),
+    }),
+    [files, open],
+  );
   return (
     <ImportContext.Provider value={value}>
       <div {...getRootProps({ role: undefined, tabIndex: undefined })} className="h-full">

@@ -5,10 +5,18 @@ import { encodeSrgb, labToLinear, type Lab } from './oklab';
 export type Lch = readonly [L: number, C: number, h: number];
 
 /** OKLCH -> OKLab. */
-export const lchToLab = ([L, C, h]: Lch): Lab => [L, C * Math.cos((h * Math.PI) / 180), C * Math.sin((h * Math.PI) / 180)];
+export const lchToLab = ([L, C, h]: Lch): Lab => [
+  L,
+  C * Math.cos((h * Math.PI) / 180),
+  C * Math.sin((h * Math.PI) / 180),
+];
 
 /** OKLab -> OKLCH, hue 0..360. */
-export const labToLch = ([L, a, b]: Lab): Lch => [L, Math.hypot(a, b), ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360];
+export const labToLch = ([L, a, b]: Lab): Lch => [
+  L,
+  Math.hypot(a, b),
+  ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360,
+];
 
 /** Mixes two colours in OKLab; `t` 0 gives `from`, 1 gives `to`. */
 export function mixLch(from: Lch, to: Lch, t: number): Lch {

@@ -27,7 +27,12 @@ function randomDirection(random: Random, withHeight: boolean): Direction {
   return v.map((c) => c / length) as unknown as Direction;
 }
 
-function project({ width, height, planes: [L, A, B] }: Picture, d: Direction, heightWeight: number, out: Float32Array): void {
+function project(
+  { width, height, planes: [L, A, B] }: Picture,
+  d: Direction,
+  heightWeight: number,
+  out: Float32Array,
+): void {
   const perRow = (d[3] * heightWeight) / height;
   for (let y = 0, i = 0; y < height; y++) {
     const offset = perRow * (y + 0.5);
@@ -51,7 +56,8 @@ export function transportColours(
   const moved = clonePicture(source);
   const n = source.width * source.height;
   const total = weights.reduce((a, b) => a + b, 0);
-  if (dither) for (const plane of moved.planes) for (let i = 0; i < n; i++) plane[i] += dither * (2 * random.next() - 1) * 0.5;
+  if (dither)
+    for (const plane of moved.planes) for (let i = 0; i < n; i++) plane[i] += dither * (2 * random.next() - 1) * 0.5;
   const projected = new Float32Array(n);
   const step = new Float32Array(n);
   const table = new Float32Array(QUANTILES);
@@ -59,8 +65,7 @@ export function transportColours(
   const scratch = targets.map((t) => new Float32Array(t.width * t.height));
   const sum = [new Float32Array(n), new Float32Array(n), new Float32Array(n)];
   for (let round = 0; round < iterations; round++) {
-    const directions =
-      round === 0 ? AXES : [0, 1, 2].map(() => randomDirection(random, heightWeight > 0));
+    const directions = round === 0 ? AXES : [0, 1, 2].map(() => randomDirection(random, heightWeight > 0));
     for (const plane of sum) plane.fill(0);
     for (const direction of directions) {
       project(moved, direction, heightWeight, projected);

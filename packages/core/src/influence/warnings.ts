@@ -151,7 +151,10 @@ function drownedReferences(mix: Weighing, acting: readonly Influence[], name: Na
       kind: 'drowned-reference',
       influences: [i.id],
       cause: `${name(i.id)} has at most ${percent(best.get(i.id)!)} of anything: it will hardly be seen.`,
-      mend: { label: 'Raise it', changes: [{ influence: i.id, set: { weight: round(Math.min(MAX_WEIGHT, i.weight + 0.4)) } }] },
+      mend: {
+        label: 'Raise it',
+        changes: [{ influence: i.id, set: { weight: round(Math.min(MAX_WEIGHT, i.weight + 0.4)) } }],
+      },
     }));
 }
 
@@ -185,7 +188,11 @@ function weightBeyond(acting: readonly Influence[], name: Name): MixWarning[] {
     }));
 }
 
-function wordLookClash(acting: readonly Influence[], { wordMedium, mediumOf }: WarningContext, name: Name): MixWarning[] {
+function wordLookClash(
+  acting: readonly Influence[],
+  { wordMedium, mediumOf }: WarningContext,
+  name: Name,
+): MixWarning[] {
   if (!wordMedium || !mediumOf) return [];
   return acting
     .filter((i) => (i.gives === 'look' || i.gives === 'everything') && mediumOf[i.id] && mediumOf[i.id] !== wordMedium)
@@ -193,6 +200,9 @@ function wordLookClash(acting: readonly Influence[], { wordMedium, mediumOf }: W
       kind: 'word-look-clash',
       influences: [i.id],
       cause: `The words ask for ${wordMedium}, ${name(i.id)} is ${mediumOf[i.id]}.`,
-      mend: { label: `Let ${name(i.id)} give its palette only`, changes: [{ influence: i.id, set: { gives: 'palette' } }] },
+      mend: {
+        label: `Let ${name(i.id)} give its palette only`,
+        changes: [{ influence: i.id, set: { gives: 'palette' } }],
+      },
     }));
 }

@@ -67,8 +67,8 @@ export function pictureToRgba({ width, height, planes: [L, A, B] }: Picture): Ui
 }
 
 /** Builds a picture whose planes are made one by one by `make`. */
-export const mapPlanes = (
-  width: number,
-  height: number,
-  make: (channel: 0 | 1 | 2) => Float32Array,
-): Picture => ({ width, height, planes: [make(0), make(1), make(2)] });
+export const mapPlanes = (width: number, height: number, make: (channel: 0 | 1 | 2) => Float32Array): Picture => ({
+  width,
+  height,
+  planes: [make(0), make(1), make(2)],
+});

@@ -52,7 +52,14 @@ function shrink(source: Float32Array, sw: number, sh: number, dw: number, dh: nu
   return out;
 }
 
-function enlarge(source: Float32Array, sw: number, sh: number, dw: number, dh: number, out: Float32Array): Float32Array {
+function enlarge(
+  source: Float32Array,
+  sw: number,
+  sh: number,
+  dw: number,
+  dh: number,
+  out: Float32Array,
+): Float32Array {
   const fx = sw / dw;
   const fy = sh / dh;
   const left = new Int32Array(dw);

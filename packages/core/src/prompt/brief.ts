@@ -2,7 +2,16 @@
 export const TIMES = ['dawn', 'morning', 'noon', 'dusk', 'night', 'moonlight'] as const;
 export const WEATHERS = ['clear', 'cloudy', 'fog', 'rain', 'storm', 'snow'] as const;
 export const SEASONS = ['spring', 'summer', 'autumn', 'winter'] as const;
-export const PLACES = ['marsh', 'reed channel', 'stilt village', 'lighthouse', 'harbour', 'mill', 'open sea', 'pier'] as const;
+export const PLACES = [
+  'marsh',
+  'reed channel',
+  'stilt village',
+  'lighthouse',
+  'harbour',
+  'mill',
+  'open sea',
+  'pier',
+] as const;
 export const FRAMINGS = ['portrait', 'half figure', 'full figure', 'wide view'] as const;
 export const ACTIONS = ['stand', 'walk', 'pole', 'read', 'hold a lantern', 'wave'] as const;
 export const VIEWS = ['front', 'three-quarter', 'profile'] as const;

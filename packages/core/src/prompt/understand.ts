@@ -97,13 +97,13 @@ export function understand(prompt: string, avoid = ''): SceneBrief {
   const unheard: TextSpan[] = [];
   const refuse = (meanings: readonly Meaning[]) => meanings.forEach((m) => refused.add(`${m.axis}: ${m.value}`));
   const avoided = tokenise(avoid.slice(0, MAX_PROMPT_LENGTH));
-  for (let i = 0; i < avoided.length; ) {
+  for (let i = 0; i < avoided.length;) {
     const found = lookUp(avoided, i);
     if (found) refuse(found.meanings);
     i += found?.count ?? 1;
   }
   let negated = false;
-  for (let i = 0; i < tokens.length; ) {
+  for (let i = 0; i < tokens.length;) {
     const token = tokens[i];
     if (NEGATIONS.has(token.word)) {
       negated = true;
@@ -114,7 +114,12 @@ export function understand(prompt: string, avoid = ''): SceneBrief {
     if (found) {
       const end = tokens[i + found.count - 1].end;
       const means = found.meanings.map((m) => `${m.axis}: ${m.value}`).join(', ');
-      understood.push({ start: token.start, end, text: text.slice(token.start, end), means: negated ? `no ${means}` : means });
+      understood.push({
+        start: token.start,
+        end,
+        text: text.slice(token.start, end),
+        means: negated ? `no ${means}` : means,
+      });
       if (negated) refuse(found.meanings);
       else for (const { axis, value } of found.meanings) heard.set(axis, [...(heard.get(axis) ?? []), value]);
       negated = false;

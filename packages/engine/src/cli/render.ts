@@ -11,7 +11,8 @@ async function main(): Promise<void> {
   const { values } = parseArgs({
     options: { request: { type: 'string' }, out: { type: 'string' }, control: { type: 'boolean', default: false } },
   });
-  if (!values.request || !values.out) throw new RequestError('Use: npm run render -- --request r.json --out out.png [--control]');
+  if (!values.request || !values.out)
+    throw new RequestError('Use: npm run render -- --request r.json --out out.png [--control]');
   const base = process.env.INIT_CWD ?? process.cwd();
   const file = path.resolve(base, values.request);
   const request = readRequest(JSON.parse(await readFile(file, 'utf8')));

@@ -18,11 +18,17 @@ export function detailMask(stage: Picture, labels?: Uint8Array): Float32Array {
   const contrast = new Float32Array(w * h);
   for (let c = 0; c < 3; c++)
     for (let i = 0; i < contrast.length; i++) contrast[i] += (small.planes[c][i] - soft.planes[c][i]) ** 2;
-  const mask = blurPlane(contrast.map(Math.sqrt), w, h, 1.2 * k).map((v) => Math.min(1, Math.max(0, (v - 0.015) / 0.07)));
+  const mask = blurPlane(contrast.map(Math.sqrt), w, h, 1.2 * k).map((v) =>
+    Math.min(1, Math.max(0, (v - 0.015) / 0.07)),
+  );
   if (labels)
     for (let y = 0; y < h; y++)
       for (let x = 0; x < w; x++) {
-        const label = labels[Math.min(stage.height - 1, Math.floor(y / scale)) * stage.width + Math.min(stage.width - 1, Math.floor(x / scale))];
+        const label =
+          labels[
+            Math.min(stage.height - 1, Math.floor(y / scale)) * stage.width +
+              Math.min(stage.width - 1, Math.floor(x / scale))
+          ];
         if (isFigure(label)) mask[y * w + x] = Math.max(mask[y * w + x], FIGURE_DETAIL);
       }
   return resamplePlane(blurPlane(mask, w, h, 0.8 * k), w, h, stage.width, stage.height);
@@ -64,7 +70,8 @@ export function contourLines(stage: Picture, halfWidth: number): Float32Array {
       const i = y * w + x;
       if (strength[i] < 0.05 / k) continue;
       const step = Math.round(dirX[i]) + Math.round(dirY[i]) * w;
-      if (strength[i] >= strength[i + step] && strength[i] >= strength[i - step]) edges[i] = Math.min(1, (strength[i] * k - 0.05) / 0.1);
+      if (strength[i] >= strength[i + step] && strength[i] >= strength[i - step])
+        edges[i] = Math.min(1, (strength[i] * k - 0.05) / 0.1);
     }
   const sigma = halfWidth * k;
   return blurPlane(edges, w, h, sigma).map((v) => Math.min(1, v * sigma * 1.6));

@@ -59,7 +59,17 @@ export class TwinKernel implements PatchKernel {
     return f(d * d);
   }
 
-  #distance(t: number, tg: number, a: number, ag: number, ts: number, as: number, gk: number, tk: number, best: number): number {
+  #distance(
+    t: number,
+    tg: number,
+    a: number,
+    ag: number,
+    ts: number,
+    as: number,
+    gk: number,
+    tk: number,
+    best: number,
+  ): number {
     const t2 = ts * 2;
     const a2 = as * 2;
     const sq = (p: number, q: number, lane: number) => this.#square(p, q, lane);
@@ -87,15 +97,51 @@ export class TwinKernel implements PatchKernel {
     if (s >= best) return s;
     const outer = [0, 1, 2].map((l) =>
       f(
-        f(f(sq(t - t2 - 8, a - a2 - 8, l) + sq(t - t2, a - a2, l)) + f(sq(t - t2 + 8, a - a2 + 8, l) + sq(t - 8, a - 8, l))) +
-          f(f(sq(t + 8, a + 8, l) + sq(t + t2 - 8, a + a2 - 8, l)) + f(sq(t + t2, a + a2, l) + sq(t + t2 + 8, a + a2 + 8, l))),
+        f(
+          f(sq(t - t2 - 8, a - a2 - 8, l) + sq(t - t2, a - a2, l)) +
+            f(sq(t - t2 + 8, a - a2 + 8, l) + sq(t - 8, a - 8, l)),
+        ) +
+          f(
+            f(sq(t + 8, a + 8, l) + sq(t + t2 - 8, a + a2 - 8, l)) +
+              f(sq(t + t2, a + a2, l) + sq(t + t2 + 8, a + a2 + 8, l)),
+          ),
       ),
     );
     return f(s + f(f(f(outer[0] + outer[1]) + outer[2]) * tk));
   }
 
   run(...args: readonly number[]): void {
-    const [T, TG, w, h, A, AG, aw, ah, valid, owner, field, cost, gain, use, quota, bw, rects, nr, share, taken, gk0, tk, uw, sw, probes, reach, dir, y0, y1] = args;
+    const [
+      T,
+      TG,
+      w,
+      h,
+      A,
+      AG,
+      aw,
+      ah,
+      valid,
+      owner,
+      field,
+      cost,
+      gain,
+      use,
+      quota,
+      bw,
+      rects,
+      nr,
+      share,
+      taken,
+      gk0,
+      tk,
+      uw,
+      sw,
+      probes,
+      reach,
+      dir,
+      y0,
+      y1,
+    ] = args;
     const [F, I, U] = [this.#f32, this.#i32, this.#u8];
     const [guideWeight, textureWeight, useWeight, shareWeight] = [f(gk0), f(tk), f(uw), f(sw)];
     const TS = (w + 4) * 4;
@@ -126,7 +172,8 @@ export class TwinKernel implements PatchKernel {
         const t = (T >> 2) + offset;
         const tg = (TG >> 2) + offset;
         const gk = f(guideWeight * F[(gain >> 2) + i]);
-        const far = (c: number, best: number) => this.#distance(t, tg, (A >> 2) + c * 4, (AG >> 2) + c * 4, TS, AS, gk, textureWeight, best);
+        const far = (c: number, best: number) =>
+          this.#distance(t, tg, (A >> 2) + c * 4, (AG >> 2) + c * 4, TS, AS, gk, textureWeight, best);
         const old = I[(field >> 2) + i];
         let bi = old;
         let bd = far(bi, f(1e9));

@@ -28,7 +28,10 @@ const HEIGHT_WEIGHT = 0.25;
  * that would be lost or turned around is given back.
  */
 export function recolourStage(stage: Picture, palette: readonly PaletteShare[]): Picture {
-  const amount = Math.min(1, palette.reduce((s, p) => s + p.share, 0));
+  const amount = Math.min(
+    1,
+    palette.reduce((s, p) => s + p.share, 0),
+  );
   if (amount <= 0) return stage;
   const small = resampleToLongSide(stage, Math.max(stage.width, stage.height) <= 256 ? 72 : 96);
   const targets = palette.map((p) => resampleToLongSide(p.reference.areas, 96));
@@ -78,17 +81,32 @@ const recoloured = new LeastRecentlyUsed<RecolouredReference>(16);
  * Brings `reference` into the common palette of several references and of the stage, so that patches of all of them fit
  * beside each other. Kept by content, shares and size.
  */
-export function toCommonPalette(reference: PreparedReference, palette: readonly PaletteShare[], stage: Picture, stageKey: string): RecolouredReference {
-  const amount = Math.min(1, palette.reduce((s, p) => s + p.share, 0));
+export function toCommonPalette(
+  reference: PreparedReference,
+  palette: readonly PaletteShare[],
+  stage: Picture,
+  stageKey: string,
+): RecolouredReference {
+  const amount = Math.min(
+    1,
+    palette.reduce((s, p) => s + p.share, 0),
+  );
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
   const shares = palette.map((p) => (p.share / total) * amount);
-  const key = [reference.key, ...palette.map((p, i) => `${p.reference.key}:${shares[i].toFixed(6)}`), amount < 0.999 ? stageKey : ''].join('|');
+  const key = [
+    reference.key,
+    ...palette.map((p, i) => `${p.reference.key}:${shares[i].toFixed(6)}`),
+    amount < 0.999 ? stageKey : '',
+  ].join('|');
   return recoloured.get(key, () => {
     const small = resampleToLongSide(reference.picture, 96);
     const clouds = [...palette.map((p) => resampleToLongSide(p.reference.picture, 96)), resampleToLongSide(stage, 96)];
     const moved = transportColours(small, clouds, [...shares, 1 - amount], { dither: 0, seed: 5 });
     const table = learnColourTable(small, moved);
     const picture = applyColourTable(reference.picture, table);
-    return { picture, areas: reference.areas === reference.picture ? picture : applyColourTable(reference.areas, table) };
+    return {
+      picture,
+      areas: reference.areas === reference.picture ? picture : applyColourTable(reference.areas, table),
+    };
   });
 }

@@ -35,7 +35,28 @@ export class PatchLevel {
   readonly #kernel: PatchKernel;
   readonly #blocksWide: number;
   readonly #blocksHigh: number;
-  readonly #at: Readonly<Record<'atlas' | 'atlasGuide' | 'valid' | 'owner' | 'target' | 'targetGuide' | 'field' | 'cost' | 'gain' | 'weights' | 'out' | 'use' | 'quota' | 'rects' | 'share' | 'taken' | 'kernel', number>>;
+  readonly #at: Readonly<
+    Record<
+      | 'atlas'
+      | 'atlasGuide'
+      | 'valid'
+      | 'owner'
+      | 'target'
+      | 'targetGuide'
+      | 'field'
+      | 'cost'
+      | 'gain'
+      | 'weights'
+      | 'out'
+      | 'use'
+      | 'quota'
+      | 'rects'
+      | 'share'
+      | 'taken'
+      | 'kernel',
+      number
+    >
+  >;
 
   /** `references` and their softened `guides` have equal sizes pair by pair; `height` weighs the place in the picture. */
   constructor(
@@ -105,7 +126,8 @@ export class PatchLevel {
       for (let y = 0; y < r.height; y++) {
         const row = y * W + left;
         bytes.fill(k, this.#at.owner + row, this.#at.owner + row + r.width);
-        if (y >= BORDER && y < r.height - BORDER) bytes.fill(1, this.#at.valid + row + BORDER, this.#at.valid + row + r.width - BORDER);
+        if (y >= BORDER && y < r.height - BORDER)
+          bytes.fill(1, this.#at.valid + row + BORDER, this.#at.valid + row + r.width - BORDER);
       }
       const rect = { x0: left + BORDER, y0: BORDER, x1: left + r.width - BORDER, y1: r.height - BORDER };
       rects.push(rect);
@@ -115,7 +137,13 @@ export class PatchLevel {
     return rects;
   }
 
-  #put({ width, height, planes: [L, a, b] }: Picture, to: 'atlas' | 'atlasGuide', stride: number, left: number, heightWeight: number): void {
+  #put(
+    { width, height, planes: [L, a, b] }: Picture,
+    to: 'atlas' | 'atlasGuide',
+    stride: number,
+    left: number,
+    heightWeight: number,
+  ): void {
     const floats = this.#floats(to, stride * this.#atlasHeight * 4);
     for (let y = 0, i = 0; y < height; y++) {
       let o = (y * stride + left) * 4;
@@ -128,7 +156,11 @@ export class PatchLevel {
     }
   }
 
-  #putPadded({ width: w, height: h, planes: [L, a, b] }: Picture, to: 'target' | 'targetGuide', heightWeight: number): void {
+  #putPadded(
+    { width: w, height: h, planes: [L, a, b] }: Picture,
+    to: 'target' | 'targetGuide',
+    heightWeight: number,
+  ): void {
     const stride = w + 4;
     const floats = this.#floats(to, stride * (h + 4) * 4);
     for (let y = -2; y < h + 2; y++) {
@@ -175,9 +207,35 @@ export class PatchLevel {
         const first = direction > 0 ? k * BAND : Math.max(0, h - (k + 1) * BAND);
         const last = direction > 0 ? Math.min(h, (k + 1) * BAND) : h - k * BAND;
         this.#kernel.run(
-          at.target, at.targetGuide, w, h, at.atlas, at.atlasGuide, this.atlasWidth, this.#atlasHeight, at.valid, at.owner,
-          at.field, at.cost, at.gain, at.use, at.quota, this.#blocksWide, at.rects, this.rects.length, at.share, at.taken,
-          o.guide / 5, o.texture / 13, o.usage, o.quota, o.probes, reach, direction, first, last,
+          at.target,
+          at.targetGuide,
+          w,
+          h,
+          at.atlas,
+          at.atlasGuide,
+          this.atlasWidth,
+          this.#atlasHeight,
+          at.valid,
+          at.owner,
+          at.field,
+          at.cost,
+          at.gain,
+          at.use,
+          at.quota,
+          this.#blocksWide,
+          at.rects,
+          this.rects.length,
+          at.share,
+          at.taken,
+          o.guide / 5,
+          o.texture / 13,
+          o.usage,
+          o.quota,
+          o.probes,
+          reach,
+          direction,
+          first,
+          last,
         );
       }
     }
@@ -219,9 +277,20 @@ export class PatchLevel {
     const weights = this.#floats('weights', n);
     for (let i = 0; i < n; i++) weights[i] = Math.exp(cost[i] * scale) + 1e-3;
     const taps: number[] = [];
-    for (let dy = -radius; dy <= radius; dy++) for (let dx = -radius; dx <= radius; dx++) taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * 1.2 * 1.2)));
+    for (let dy = -radius; dy <= radius; dy++)
+      for (let dx = -radius; dx <= radius; dx++) taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * 1.2 * 1.2)));
     this.#floats('kernel', taps.length).set(taps);
-    this.#kernel.vote(this.#at.out, w, h, this.#at.atlas, this.atlasWidth, this.#at.field, this.#at.weights, this.#at.kernel, radius);
+    this.#kernel.vote(
+      this.#at.out,
+      w,
+      h,
+      this.#at.atlas,
+      this.atlasWidth,
+      this.#at.field,
+      this.#at.weights,
+      this.#at.kernel,
+      radius,
+    );
     const out = this.#floats('out', n * 4);
     const picture = createPicture(w, h);
     const [L, a, b] = picture.planes;

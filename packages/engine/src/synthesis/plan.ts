@@ -67,7 +67,8 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     log.push({ channel, from, to, ...mean });
     return mean;
   };
-  for (const channel of CHANNELS) if (channel !== 'colour' && channel !== 'layout' && channel !== 'surface') take(channel, 0, 1);
+  for (const channel of CHANNELS)
+    if (channel !== 'colour' && channel !== 'layout' && channel !== 'surface') take(channel, 0, 1);
   const colour = take('colour', 0, 1).influences.map((s, i) => (influences[i].reading === 'hint' ? s / 2 : s));
   const layout = take('layout', 0, 1).influences.map((s, i) => (influences[i].reading === 'hint' ? 0 : s));
   const surfaceOver = meanShares(mix, 'surface').over;

@@ -1,4 +1,12 @@
-import { blurPlane, dilatePlane, erodePlane, clonePicture, resample, resampleToLongSide, type Picture } from '@urbild/core';
+import {
+  blurPlane,
+  dilatePlane,
+  erodePlane,
+  clonePicture,
+  resample,
+  resampleToLongSide,
+  type Picture,
+} from '@urbild/core';
 
 /** How much thin dark and thin light structure a picture has: mean lightness difference of closing and opening, 0..1. */
 export interface RidgeMeasure {

@@ -65,7 +65,11 @@ interface Source {
 export function synthesise(input: SynthesisInput): Picture {
   const { stage, plan, checkpoint, onStep } = input;
   const size = Math.max(stage.width, stage.height);
-  const sources = input.references.map((r): Source => ({ reference: prepareReference(r.content, r.picture, size), influence: r.influence, part: r.part }));
+  const sources = input.references.map((r): Source => ({
+    reference: prepareReference(r.content, r.picture, size),
+    influence: r.influence,
+    part: r.part,
+  }));
   checkpoint();
   const palette = sources
     .map((s): PaletteShare => ({ reference: s.reference, share: plan.colour[s.influence] * s.part }))
@@ -81,21 +85,37 @@ export function synthesise(input: SynthesisInput): Picture {
   checkpoint();
   const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
   if (!strokes.length) return guide;
-  const alone = palette.length === 1 && palette[0].share >= 0.999 && strokes.length === 1 && strokes[0].reference === palette[0].reference;
-  const recoloured = strokes.map((s): RecolouredReference => (alone ? s.reference : toCommonPalette(s.reference, palette, stage, input.stageKey)));
+  const alone =
+    palette.length === 1 &&
+    palette[0].share >= 0.999 &&
+    strokes.length === 1 &&
+    strokes[0].reference === palette[0].reference;
+  const recoloured = strokes.map((s): RecolouredReference =>
+    alone ? s.reference : toCommonPalette(s.reference, palette, stage, input.stageKey),
+  );
   checkpoint();
   drawKeyLines(guide, stage, strokes, plan);
   const detail = detailMask(stage, input.labels);
   checkpoint();
   const matched = matchLevels(input, guide, detail, strokes, recoloured, sizes);
-  const strengths = plan.levels.map((l) => Math.min(1, strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0)));
+  const strengths = plan.levels.map((l) =>
+    Math.min(
+      1,
+      strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
+    ),
+  );
   const out = blendBands(guide, matched, strengths, sizes);
   giveDetailBack(out, guide, detail, plan.detail, size);
   return out;
 }
 
 /** `everything` above weight .5: bands of the picture itself, coarse ones first. */
-function pullLiteral(guide: Picture, sources: readonly Source[], plan: SynthesisPlan, sizes: readonly LevelSize[]): Picture {
+function pullLiteral(
+  guide: Picture,
+  sources: readonly Source[],
+  plan: SynthesisPlan,
+  sizes: readonly LevelSize[],
+): Picture {
   const pulled = sources.filter((s) => plan.levels.some((l) => l.literal[s.influence] > 0));
   if (!pulled.length) return guide;
   const bands = splitBands(guide, sizes);
@@ -120,17 +140,27 @@ function drawKeyLines(guide: Picture, stage: Picture, strokes: readonly Source[]
   const weights = strokes.map((s) => finest.surface[s.influence] * s.part);
   const total = weights.reduce((a, b) => a + b, 0);
   if (total <= 0) return;
-  const mean = (value: (s: Source) => number) => strokes.reduce((sum, s, i) => sum + (weights[i] / total) * value(s), 0);
+  const mean = (value: (s: Source) => number) =>
+    strokes.reduce((sum, s, i) => sum + (weights[i] / total) * value(s), 0);
   const dark = mean((s) => s.reference.ridges.dark);
   const light = mean((s) => s.reference.ridges.light);
   const amount = Math.min(1, Math.max(0, (Math.max(dark, light) - 0.03) / 0.04)) * Math.min(1, total);
   if (amount <= 0.05) return;
   const both = Math.min(dark, light) / Math.max(dark, light) > 0.75;
   const lines = contourLines(stage, 1.5);
-  const inks = ([0, 1, 2] as const).map((c) => [mean((s) => s.reference.extremes.dark[c]), mean((s) => s.reference.extremes.light[c])]);
+  const inks = ([0, 1, 2] as const).map((c) => [
+    mean((s) => s.reference.extremes.dark[c]),
+    mean((s) => s.reference.extremes.light[c]),
+  ]);
   const { width: w, height: h } = guide;
   const [sw, sh] = [Math.max(1, w >> 2), Math.max(1, h >> 2)];
-  const soft = resamplePlane(blurPlane(resamplePlane(guide.planes[0], w, h, sw, sh), sw, sh, (3 * Math.max(w, h)) / 2048 + 0.5), sw, sh, w, h);
+  const soft = resamplePlane(
+    blurPlane(resamplePlane(guide.planes[0], w, h, sw, sh), sw, sh, (3 * Math.max(w, h)) / 2048 + 0.5),
+    sw,
+    sh,
+    w,
+    h,
+  );
   const middle = 0.5 * (inks[0][0] + inks[0][1]);
   for (let i = 0; i < lines.length; i++) {
     const a = Math.min(1, amount * lines[i]);
@@ -174,7 +204,14 @@ function matchLevels(
     checkpoint();
     const shares = weights.map((v) => v / total);
     const references = recoloured.map((r) => referenceLevel(r, levelPlan.part, SOFTNESS, size));
-    const level = new PatchLevel(kernel, w, h, references.map((r) => r.picture), references.map((r) => r.guide), HEIGHT_WEIGHT);
+    const level = new PatchLevel(
+      kernel,
+      w,
+      h,
+      references.map((r) => r.picture),
+      references.map((r) => r.guide),
+      HEIGHT_WEIGHT,
+    );
     const fresh = !before;
     if (before) {
       carryUp(before, level);
@@ -184,7 +221,10 @@ function matchLevels(
       current = clonePicture(wanted);
     }
     const finer = resamplePlane(detail, guide.width, guide.height, w, h);
-    level.setGuide(wanted, finer.map((d) => 1 + DETAIL_GAIN * d));
+    level.setGuide(
+      wanted,
+      finer.map((d) => 1 + DETAIL_GAIN * d),
+    );
     const last = l === plan.levels.length - 1;
     const rounds = ROUNDS[Math.min(l, ROUNDS.length - 1)];
     const over = levelPlan.over;
@@ -257,7 +297,12 @@ function pullDetail(current: Picture, wanted: Picture, detail: Float32Array, amo
 }
 
 /** Each band as strong as its share: weights below 1 and spans act here. */
-function blendBands(guide: Picture, matched: Picture, strengths: readonly number[], sizes: readonly LevelSize[]): Picture {
+function blendBands(
+  guide: Picture,
+  matched: Picture,
+  strengths: readonly number[],
+  sizes: readonly LevelSize[],
+): Picture {
   if (strengths.every((s) => s >= 0.999)) return matched;
   const a = splitBands(guide, sizes);
   const b = splitBands(resample(matched, guide.width, guide.height), sizes);
@@ -272,7 +317,13 @@ function giveDetailBack(out: Picture, guide: Picture, mask: Float32Array, amount
   for (let c = 0; c < 3; c++) {
     const lost = createPicture(w, h).planes[0];
     for (let i = 0; i < lost.length; i++) lost[i] = guide.planes[c][i] - out.planes[c][i];
-    const coarse = resamplePlane(blurPlane(resamplePlane(lost, w, h, hw, hh), hw, hh, (1.25 * size) / 512), hw, hh, w, h);
+    const coarse = resamplePlane(
+      blurPlane(resamplePlane(lost, w, h, hw, hh), hw, hh, (1.25 * size) / 512),
+      hw,
+      hh,
+      w,
+      h,
+    );
     const plane = out.planes[c];
     for (let i = 0; i < plane.length; i++) plane[i] += amount * mask[i] * (lost[i] - coarse[i]);
   }

@@ -21,7 +21,7 @@ export const databaseOptions = (file: string): Options => ({
   dbName: file,
   entities: [ReferenceEntity, MixEntity, TakeEntity, SeriesEntity, ShotEntity, JobEntity],
   extensions: [Migrator],
-  migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration' },
+  migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration', silent: true },
   discovery: { warnWhenNoEntities: false },
   pool: {
     afterCreate: (connection: unknown, done: (error: unknown, connection: unknown) => void) => {

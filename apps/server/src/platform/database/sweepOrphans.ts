@@ -7,8 +7,13 @@ import type { BlobStore } from '../blobs/blobStore';
 export async function sweepOrphans(orm: MikroORM, blobs: BlobStore): Promise<void> {
   const em = orm.em.fork();
   const used = new Set<string | null | undefined>();
-  const references = await em.find(ReferenceEntity, {}, { fields: ['originalHash', 'pictureHash', 'thumbnailHash', 'descriptorsHash'] });
-  for (const r of references) [r.originalHash, r.pictureHash, r.thumbnailHash, r.descriptorsHash].forEach((h) => used.add(h));
+  const references = await em.find(
+    ReferenceEntity,
+    {},
+    { fields: ['originalHash', 'pictureHash', 'thumbnailHash', 'descriptorsHash'] },
+  );
+  for (const r of references)
+    [r.originalHash, r.pictureHash, r.thumbnailHash, r.descriptorsHash].forEach((h) => used.add(h));
   const takes = await em.find(TakeEntity, {}, { fields: ['pictureHash', 'thumbnailHash', 'descriptorsHash'] });
   for (const t of takes) [t.pictureHash, t.thumbnailHash, t.descriptorsHash].forEach((h) => used.add(h));
   await blobs.sweep((hash) => used.has(hash));

@@ -52,7 +52,11 @@ export class JobsService implements OnModuleDestroy {
   /** Takes over what an earlier process left running, and begins to work. */
   async start(): Promise<void> {
     const em = this.orm.em.fork();
-    const orphans = await em.nativeUpdate(JobEntity, { state: 'running' }, { state: 'queued', leaseOwner: null, leaseUntil: null });
+    const orphans = await em.nativeUpdate(
+      JobEntity,
+      { state: 'running' },
+      { state: 'queued', leaseOwner: null, leaseUntil: null },
+    );
     if (orphans) this.logger.log(`${orphans} jobs go on after a restart`);
     this.started = true;
     this.renewal = setInterval(() => void this.renew(), LEASE / 4);
@@ -63,7 +67,17 @@ export class JobsService implements OnModuleDestroy {
   async enqueue(em: EntityManager, { kind, subject, payload = {}, priority = 0 }: NewJob): Promise<void> {
     const same = await em.count(JobEntity, { kind, subject, state: { $in: ['queued', 'running'] } });
     if (!same) {
-      em.create(JobEntity, { id: randomUUID(), kind, subject, payload, state: 'queued', priority, sequence: this.sequence++, attempts: 0, createdAt: new Date() });
+      em.create(JobEntity, {
+        id: randomUUID(),
+        kind,
+        subject,
+        payload,
+        state: 'queued',
+        priority,
+        sequence: this.sequence++,
+        attempts: 0,
+        createdAt: new Date(),
+      });
     }
     await em.flush();
     void this.pump();
@@ -81,7 +95,11 @@ export class JobsService implements OnModuleDestroy {
   async line(kind: string): Promise<string[]> {
     const jobs = await this.orm.em
       .fork()
-      .find(JobEntity, { kind, state: { $in: ['queued', 'running'] } }, { orderBy: [{ state: 'desc' }, { priority: 'asc' }, { sequence: 'asc' }] });
+      .find(
+        JobEntity,
+        { kind, state: { $in: ['queued', 'running'] } },
+        { orderBy: [{ state: 'desc' }, { priority: 'asc' }, { sequence: 'asc' }] },
+      );
     return jobs.map((j) => j.subject);
   }
 
@@ -104,14 +122,25 @@ export class JobsService implements OnModuleDestroy {
   private async pump(): Promise<void> {
     if (!this.started || this.closed) return;
     const em = this.orm.em.fork();
-    const free = [...this.handlers].filter(([kind, h]) => (this.busy.get(kind) ?? 0) < h.concurrency).map(([kind]) => kind);
+    const free = [...this.handlers]
+      .filter(([kind, h]) => (this.busy.get(kind) ?? 0) < h.concurrency)
+      .map(([kind]) => kind);
     if (!free.length) return;
-    const next = await em.findOne(JobEntity, { state: 'queued', kind: { $in: free } }, { orderBy: [{ priority: 'asc' }, { sequence: 'asc' }] });
+    const next = await em.findOne(
+      JobEntity,
+      { state: 'queued', kind: { $in: free } },
+      { orderBy: [{ priority: 'asc' }, { sequence: 'asc' }] },
+    );
     if (!next || this.closed) return;
     const claimed = await em.nativeUpdate(
       JobEntity,
       { id: next.id, state: 'queued' },
-      { state: 'running', leaseOwner: this.owner, leaseUntil: new Date(Date.now() + LEASE), attempts: next.attempts + 1 },
+      {
+        state: 'running',
+        leaseOwner: this.owner,
+        leaseUntil: new Date(Date.now() + LEASE),
+        attempts: next.attempts + 1,
+      },
     );
     if (claimed && !this.closed) {
       this.busy.set(next.kind, (this.busy.get(next.kind) ?? 0) + 1);
@@ -136,7 +165,9 @@ export class JobsService implements OnModuleDestroy {
       if (error instanceof JobCancelled) return void (await this.finish(job, 'cancelled'));
       this.logger.warn(`${job.kind} ${job.subject}: ${(error as Error).message}`);
       if (job.attempts < MAX_ATTEMPTS) {
-        await this.orm.em.fork().nativeUpdate(JobEntity, { id: job.id }, { state: 'queued', leaseOwner: null, leaseUntil: null });
+        await this.orm.em
+          .fork()
+          .nativeUpdate(JobEntity, { id: job.id }, { state: 'queued', leaseOwner: null, leaseUntil: null });
         return;
       }
       await this.finish(job, 'failed', (error as Error).message);
@@ -145,13 +176,23 @@ export class JobsService implements OnModuleDestroy {
   }
 
   private async finish(job: Job, state: Job['state'], error?: string): Promise<void> {
-    await this.orm.em.fork().nativeUpdate(JobEntity, { id: job.id }, { state, error: error ?? null, finishedAt: new Date(), leaseOwner: null, leaseUntil: null });
+    await this.orm.em
+      .fork()
+      .nativeUpdate(
+        JobEntity,
+        { id: job.id },
+        { state, error: error ?? null, finishedAt: new Date(), leaseOwner: null, leaseUntil: null },
+      );
   }
 
   private async renew(): Promise<void> {
     if (!this.running.size || this.closed) return;
     await this.orm.em
       .fork()
-      .nativeUpdate(JobEntity, { leaseOwner: this.owner, state: 'running' }, { leaseUntil: new Date(Date.now() + LEASE) });
+      .nativeUpdate(
+        JobEntity,
+        { leaseOwner: this.owner, state: 'running' },
+        { leaseUntil: new Date(Date.now() + LEASE) },
+      );
   }
 }

@@ -21,7 +21,13 @@ export class Problem extends Error {
     super(document.detail);
   }
 
-  private static make(status: number, slug: string, title: string, detail: string, more: Partial<ProblemDocument> = {}): Problem {
+  private static make(
+    status: number,
+    slug: string,
+    title: string,
+    detail: string,
+    more: Partial<ProblemDocument> = {},
+  ): Problem {
     return new Problem({ type: `urn:urbild:problem:${slug}`, title, status, detail, ...more });
   }
 
@@ -35,7 +41,8 @@ export class Problem extends Error {
   }
 
   static stale(current: unknown): Problem {
-    const detail = 'Somebody changed this in the meantime. Nothing was overwritten; look at the present state and try again.';
+    const detail =
+      'Somebody changed this in the meantime. Nothing was overwritten; look at the present state and try again.';
     return Problem.make(409, 'stale', 'Changed in the meantime', detail, { current });
   }
 

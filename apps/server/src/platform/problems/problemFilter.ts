@@ -23,18 +23,23 @@ export class ProblemFilter implements ExceptionFilter {
     if (error instanceof Problem) return error.document;
     if (error instanceof HttpException) return fromStatus(error.getStatus(), error.message);
     const status = (error as { status?: number } | null)?.status;
-    if (typeof status === 'number' && status >= 400 && status < 500) return fromStatus(status, (error as Error).message);
+    if (typeof status === 'number' && status >= 400 && status < 500)
+      return fromStatus(status, (error as Error).message);
     return {
       type: 'urn:urbild:problem:internal',
       title: 'Something broke here',
       status: 500,
-      detail: 'The studio made a mistake. What was saved before is safe; try again, and if it happens again, look into the log.',
+      detail:
+        'The studio made a mistake. What was saved before is safe; try again, and if it happens again, look into the log.',
     };
   }
 }
 
 function fromStatus(status: number, message: string): ProblemDocument {
-  if (status === 413) return Problem.tooLarge(`Pictures may have ${LIMITS.uploadBytes / 1024 / 1024} MB, other requests ${LIMITS.jsonBytes / 1024} kB.`).document;
+  if (status === 413)
+    return Problem.tooLarge(
+      `Pictures may have ${LIMITS.uploadBytes / 1024 / 1024} MB, other requests ${LIMITS.jsonBytes / 1024} kB.`,
+    ).document;
   if (status === 404) return Problem.notFound('This page').document;
   return { type: `urn:urbild:problem:http-${status}`, title: 'Not possible', status, detail: message };
 }
@@ -43,7 +48,10 @@ function fromStatus(status: number, message: string): ProblemDocument {
 export function fieldErrors(errors: readonly ValidationError[], parent = ''): FieldError[] {
   return errors.flatMap((e) => {
     const field = parent ? `${parent}.${e.property}` : e.property;
-    const own = Object.values(e.constraints ?? {}).map((message) => ({ field, message: parent ? `${parent}: ${message}` : message }));
+    const own = Object.values(e.constraints ?? {}).map((message) => ({
+      field,
+      message: parent ? `${parent}: ${message}` : message,
+    }));
     return [...own, ...fieldErrors(e.children ?? [], field)];
   });
 }

@@ -67,7 +67,8 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
     const result = await engine.render(
       task.request,
       (hash) => pictureOf(task.blobDir, hash),
-      ({ fraction, step, preview }) => report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba }),
+      ({ fraction, step, preview }) =>
+        report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba }),
       signal,
     );
     const picture = await encodePng(result);
@@ -90,9 +91,13 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
   }
 }
 
-const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> => decodeDescriptors(await readFile(fileOf(dir, hash)));
+const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> =>
+  decodeDescriptors(await readFile(fileOf(dir, hash)));
 
-async function measure(task: RenderTask, take: Descriptors): Promise<{ arrivals: Record<string, Arrival>; wordsKept?: number }> {
+async function measure(
+  task: RenderTask,
+  take: Descriptors,
+): Promise<{ arrivals: Record<string, Arrival>; wordsKept?: number }> {
   if (!task.control) return { arrivals: {} };
   const control = await descriptorsOf(task.blobDir, task.control);
   const arrivals: Record<string, Arrival> = {};

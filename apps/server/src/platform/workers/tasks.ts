@@ -79,4 +79,8 @@ export interface TaskFailure {
 }
 
 export type Task = IngestTask | PaintTask | RenderTask;
-export type TaskResult<T extends Task> = T extends RenderTask ? RenderTaskResult : T extends PaintTask ? { png: Uint8Array } : IngestResult;
+export type TaskResult<T extends Task> = T extends RenderTask
+  ? RenderTaskResult
+  : T extends PaintTask
+    ? { png: Uint8Array }
+    : IngestResult;

@@ -3,11 +3,23 @@ import path from 'path';
 import { Piscina } from 'piscina';
 import { MessageChannel } from 'worker_threads';
 import { CONFIG, type Config } from '../config';
-import type { IngestResult, IngestTask, PaintTask, RenderTask, RenderTaskResult, Task, TaskFailure, WorkerProgress } from './tasks';
+import type {
+  IngestResult,
+  IngestTask,
+  PaintTask,
+  RenderTask,
+  RenderTaskResult,
+  Task,
+  TaskFailure,
+  WorkerProgress,
+} from './tasks';
 
 /** A task that ended without a result, for a reason that a person can act on. */
 export class TaskFailed extends Error {
-  constructor(readonly failure: TaskFailure['failure'], message: string) {
+  constructor(
+    readonly failure: TaskFailure['failure'],
+    message: string,
+  ) {
     super(message);
   }
 }
@@ -32,7 +44,14 @@ export class WorkersService implements OnModuleDestroy {
 
   constructor(@Inject(CONFIG) config: Config) {
     const pool = (threads: number) =>
-      new Piscina({ filename: FILE, minThreads: 0, maxThreads: threads, idleTimeout: 60_000, execArgv: FROM_SOURCE, concurrentTasksPerWorker: 1 });
+      new Piscina({
+        filename: FILE,
+        minThreads: 0,
+        maxThreads: threads,
+        idleTimeout: 60_000,
+        execArgv: FROM_SOURCE,
+        concurrentTasksPerWorker: 1,
+      });
     this.renderers = pool(config.renderThreads);
     this.importers = pool(1);
   }
@@ -46,7 +65,10 @@ export class WorkersService implements OnModuleDestroy {
     return ((await this.importers.run({ ...task, kind: 'paint' } satisfies Task)) as { png: Uint8Array }).png;
   }
 
-  render(task: Omit<RenderTask, 'kind' | 'stop' | 'progress'>, onProgress: (progress: WorkerProgress) => void): RunningRender {
+  render(
+    task: Omit<RenderTask, 'kind' | 'stop' | 'progress'>,
+    onProgress: (progress: WorkerProgress) => void,
+  ): RunningRender {
     const stop = new SharedArrayBuffer(4);
     const { port1, port2 } = new MessageChannel();
     port1.on('message', onProgress);

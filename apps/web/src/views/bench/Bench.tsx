@@ -37,7 +37,10 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
   const askFor = useMutation({
     mutationFn: (quality: Take['quality']) => ask(api.POST('/api/v1/takes', { body: { mixId: stored.id, quality } })),
     onSuccess: (take) => {
-      client.setQueryData<Take[]>(keys.takes(stored.id), (takes) => [take, ...(takes ?? []).filter((t) => t.id !== take.id)]);
+      client.setQueryData<Take[]>(keys.takes(stored.id), (takes) => [
+        take,
+        ...(takes ?? []).filter((t) => t.id !== take.id),
+      ]);
       setFollowed(take.id);
     },
     onError: (error) => tell(error.message, { grave: true }),
@@ -51,19 +54,27 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
   const asked = search.get('take');
   const show = (take: Take) => {
     setFollowed(undefined);
-    setSearch((before) => new URLSearchParams([...[...before].filter(([k]) => k !== 'take'), ['take', take.id]]), { replace: true });
+    setSearch((before) => new URLSearchParams([...[...before].filter(([k]) => k !== 'take'), ['take', take.id]]), {
+      replace: true,
+    });
   };
   const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0];
   const warnings = useMemo(() => warningsFor(mix, lookup, gives), [mix, lookup, gives]);
-  const add = (reference: Reference) => change((m) => ({ ...m, influences: [...m.influences, newInfluence(reference)] }));
+  const add = (reference: Reference) =>
+    change((m) => ({ ...m, influences: [...m.influences, newInfluence(reference)] }));
   const mend = (w: MixWarning) =>
-    change((m) => ({ ...m, influences: m.influences.map((i) => ({ ...i, ...w.mend!.changes.find((c) => c.influence === i.id)?.set })) }));
+    change((m) => ({
+      ...m,
+      influences: m.influences.map((i) => ({ ...i, ...w.mend!.changes.find((c) => c.influence === i.id)?.set })),
+    }));
   const render = async () => {
     await save();
     askFor.mutate('proof');
   };
   const act = (request: Promise<unknown>) =>
-    void request.then(() => client.invalidateQueries({ queryKey: keys.takes(stored.id) })).catch((e: Error) => tell(e.message, { grave: true }));
+    void request
+      .then(() => client.invalidateQueries({ queryKey: keys.takes(stored.id) }))
+      .catch((e: Error) => tell(e.message, { grave: true }));
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (!(e.ctrlKey || e.metaKey)) return;
@@ -82,7 +93,12 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
     if (over?.id === 'course') add((active.data.current as { reference: Reference }).reference);
   };
   return (
-    <DndContext sensors={sensors} onDragStart={({ active }) => setDragged((active.data.current as { reference: Reference }).reference)} onDragEnd={onDragEnd} onDragCancel={() => setDragged(undefined)}>
+    <DndContext
+      sensors={sensors}
+      onDragStart={({ active }) => setDragged((active.data.current as { reference: Reference }).reference)}
+      onDragEnd={onDragEnd}
+      onDragCancel={() => setDragged(undefined)}
+    >
       <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
         <Tray references={references} onAdd={add} />
         <LightTable
@@ -91,29 +107,85 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
           current={!!shown && showsMix(shown, mix)}
           loading={isPending}
           onShow={show}
-          onKeep={(t) => act(ask(api.PATCH('/api/v1/takes/{id}', { params: { path: { id: t.id } }, body: { version: t.version, keeper: !t.keeper } })))}
+          onKeep={(t) =>
+            act(
+              ask(
+                api.PATCH('/api/v1/takes/{id}', {
+                  params: { path: { id: t.id } },
+                  body: { version: t.version, keeper: !t.keeper },
+                }),
+              ),
+            )
+          }
           onCancel={(t) => act(ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: t.id } } })))}
         />
-        <aside aria-label="Readings and settings" className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-3.5">
-          <MixName key={mix.name} name={mix.name} mixes={mixes} mixId={stored.id} onRename={(name) => change((m) => ({ ...m, name }))} onOpen={onOpen} onNew={onNew} />
+        <aside
+          aria-label="Readings and settings"
+          className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-3.5"
+        >
+          <MixName
+            key={mix.name}
+            name={mix.name}
+            mixes={mixes}
+            mixId={stored.id}
+            onRename={(name) => change((m) => ({ ...m, name }))}
+            onOpen={onOpen}
+            onNew={onNew}
+          />
           <Readings take={shown} lookup={lookup} warnings={warnings} onMend={mend} />
-          <Settings settings={mix.settings} avoid={mix.avoid} onChange={(settings) => change((m) => ({ ...m, settings }))} onAvoid={(avoid) => change((m) => ({ ...m, avoid }))} />
+          <Settings
+            settings={mix.settings}
+            avoid={mix.avoid}
+            onChange={(settings) => change((m) => ({ ...m, settings }))}
+            onAvoid={(avoid) => change((m) => ({ ...m, avoid }))}
+          />
           <div className="mt-auto flex flex-col gap-2">
-            <Button look="main" onClick={() => void render()} disabled={!mix.prompt.trim() || askFor.isPending} className="py-2.5">
+            <Button
+              look="main"
+              onClick={() => void render()}
+              disabled={!mix.prompt.trim() || askFor.isPending}
+              className="py-2.5"
+            >
               Render a proof
             </Button>
             <div className="flex items-center gap-1 text-sm text-muted">
               <label className="flex items-center gap-1.5">
-                <input type="checkbox" checked={follows} onChange={(e) => setSearch((b) => new URLSearchParams([...[...b].filter(([k]) => k !== 'drafts'), ...(e.target.checked ? [] : [['drafts', 'off']])]), { replace: true })} className="accent-ink" />
+                <input
+                  type="checkbox"
+                  checked={follows}
+                  onChange={(e) =>
+                    setSearch(
+                      (b) =>
+                        new URLSearchParams([
+                          ...[...b].filter(([k]) => k !== 'drafts'),
+                          ...(e.target.checked ? [] : [['drafts', 'off']]),
+                        ]),
+                      { replace: true },
+                    )
+                  }
+                  className="accent-ink"
+                />
                 a draft follows
               </label>
               <span aria-live="polite" className="ml-auto">
                 {bench.dirty ? 'saving' : 'saved'}
               </span>
-              <button type="button" aria-label="Undo" disabled={!bench.canUndo} onClick={undo} className="rounded p-1 enabled:hover:text-ink disabled:opacity-40">
+              <button
+                type="button"
+                aria-label="Undo"
+                disabled={!bench.canUndo}
+                onClick={undo}
+                className="rounded p-1 enabled:hover:text-ink disabled:opacity-40"
+              >
                 <Undo2 size={16} aria-hidden />
               </button>
-              <button type="button" aria-label="Redo" disabled={!bench.canRedo} onClick={redo} className="rounded p-1 enabled:hover:text-ink disabled:opacity-40">
+              <button
+                type="button"
+                aria-label="Redo"
+                disabled={!bench.canRedo}
+                onClick={redo}
+                className="rounded p-1 enabled:hover:text-ink disabled:opacity-40"
+              >
                 <Redo2 size={16} aria-hidden />
               </button>
             </div>
@@ -123,7 +195,9 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
           <Course mix={mix} lookup={lookup} gives={gives} change={change} />
         </div>
       </div>
-      <DragOverlay dropAnimation={null}>{dragged && <img src={dragged.thumbnailUrl} alt="" className="size-16 object-cover opacity-85 shadow-xl" />}</DragOverlay>
+      <DragOverlay dropAnimation={null}>
+        {dragged && <img src={dragged.thumbnailUrl} alt="" className="size-16 object-cover opacity-85 shadow-xl" />}
+      </DragOverlay>
     </DndContext>
   );
 }
@@ -140,9 +214,21 @@ interface MixNameProps {
 function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
   return (
     <div className="flex flex-col gap-1">
-      <input aria-label="Name of the mix" defaultValue={name} maxLength={120} onBlur={(e) => e.target.value.trim() && e.target.value !== name && onRename(e.target.value.trim())} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} className="w-full rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card" />
+      <input
+        aria-label="Name of the mix"
+        defaultValue={name}
+        maxLength={120}
+        onBlur={(e) => e.target.value.trim() && e.target.value !== name && onRename(e.target.value.trim())}
+        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+        className="w-full rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
+      />
       <div className="flex gap-2 text-sm text-muted">
-        <select aria-label="Open a mix" value={mixId} onChange={(e) => onOpen(e.target.value)} className="min-w-0 flex-1 rounded bg-transparent">
+        <select
+          aria-label="Open a mix"
+          value={mixId}
+          onChange={(e) => onOpen(e.target.value)}
+          className="min-w-0 flex-1 rounded bg-transparent"
+        >
           {mixes.map((m) => (
             <option key={m.id} value={m.id}>
               {m.name}

@@ -15,15 +15,35 @@ export function BenchView() {
   const newMix = useNewMix();
   const [fallback] = useState(mixId);
   const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : mixes?.[0]);
-  const make = () => newMix.mutate({ name: `Mix ${(mixes?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });
+  const make = () =>
+    newMix.mutate({ name: `Mix ${(mixes?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });
   if (isPending || !references) return <div className="skeleton h-full" aria-label="The bench is being set up" />;
   if (!mix) {
     const drawing = studio && studio.demo.done < studio.demo.total;
     return (
-      <EmptyState title={drawing ? 'The demo studio is being drawn' : 'No mix on the bench'} action={<Button look="main" onClick={make}>Begin a mix</Button>}>
-        {drawing ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo mix comes last. You can begin one of your own already.` : 'A mix is a prompt with several references, each with its own weight and its own part of the course.'}
+      <EmptyState
+        title={drawing ? 'The demo studio is being drawn' : 'No mix on the bench'}
+        action={
+          <Button look="main" onClick={make}>
+            Begin a mix
+          </Button>
+        }
+      >
+        {drawing
+          ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo mix comes last. You can begin one of your own already.`
+          : 'A mix is a prompt with several references, each with its own weight and its own part of the course.'}
       </EmptyState>
     );
   }
-  return <Bench key={mix.id} stored={mix} mixes={mixes!} references={references} gives={studio?.engine.gives ?? ['look', 'palette', 'everything']} onOpen={(id) => void go(`/bench/${id}`)} onNew={make} />;
+  return (
+    <Bench
+      key={mix.id}
+      stored={mix}
+      mixes={mixes!}
+      references={references}
+      gives={studio?.engine.gives ?? ['look', 'palette', 'everything']}
+      onOpen={(id) => void go(`/bench/${id}`)}
+      onNew={make}
+    />
+  );
 }

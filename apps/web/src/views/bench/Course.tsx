@@ -4,11 +4,12 @@ import { useMemo, useRef, useState } from 'react';
 import type { MixInfluence } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
 import { HUES } from '../../theme/kinds';
-import { InfluenceChart, sharesFor, type ChartChannel } from './InfluenceChart';
+import { InfluenceChart } from './InfluenceChart';
 import type { Lookup } from './influences';
 import { percent } from './influences';
 import { Lane, LANE } from './Lane';
 import { LaneHead } from './LaneHead';
+import { sharesFor, type ChartChannel } from './shares';
 import type { Change, Edited } from './useBenchMix';
 import { WordsLane } from './WordsLane';
 
@@ -27,13 +28,20 @@ export function Course({ mix, lookup, gives, change }: Props) {
   const [channel, setChannel] = useState<ChartChannel>('all');
   const band = useRef<HTMLDivElement>(null);
   const { setNodeRef, isOver } = useDroppable({ id: 'course' });
-  const weighing = useMemo(() => ({ influences: mix.influences, balance: mix.settings.balance }), [mix.influences, mix.settings.balance]);
+  const weighing = useMemo(
+    () => ({ influences: mix.influences, balance: mix.settings.balance }),
+    [mix.influences, mix.settings.balance],
+  );
   const hues = useMemo(() => mix.influences.map(lookup.hue), [mix.influences, lookup]);
   const set = (id: string, fields: Partial<MixInfluence>, live = false) =>
     change((m) => ({ ...m, influences: m.influences.map((i) => (i.id === id ? { ...i, ...fields } : i)) }), live);
   const remove = (id: string) => change((m) => ({ ...m, influences: m.influences.filter((i) => i.id !== id) }));
   return (
-    <section ref={setNodeRef} aria-label="Course" className={`grid h-full grid-cols-[248px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}>
+    <section
+      ref={setNodeRef}
+      aria-label="Course"
+      className={`grid h-full grid-cols-[248px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}
+    >
       <div className="flex items-center justify-between border-r border-line px-3 text-sm font-semibold text-muted">
         <span>Influences</span>
         <span>weight</span>
@@ -41,7 +49,13 @@ export function Course({ mix, lookup, gives, change }: Props) {
       <div className="flex h-7 items-center gap-3 pr-4 pl-3">
         <fieldset className="flex items-center gap-1" aria-label="Shares shown for">
           {CHANNEL_NAMES.map((c) => (
-            <button key={c} type="button" aria-pressed={channel === c} onClick={() => setChannel(c)} className={`rounded px-1.5 py-0.5 text-sm ${channel === c ? 'bg-ink text-paper' : 'text-muted hover:text-ink'}`}>
+            <button
+              key={c}
+              type="button"
+              aria-pressed={channel === c}
+              onClick={() => setChannel(c)}
+              className={`rounded px-1.5 py-0.5 text-sm ${channel === c ? 'bg-ink text-paper' : 'text-muted hover:text-ink'}`}
+            >
               {c === 'all' ? 'all shares' : c}
             </button>
           ))}
@@ -60,7 +74,16 @@ export function Course({ mix, lookup, gives, change }: Props) {
             </div>
           </div>
           {mix.influences.map((i) => (
-            <LaneHead key={i.id} influence={i} reference={lookup.reference(i)} name={lookup.name(i)} hue={lookup.hue(i)} gives={gives} onChange={(f) => set(i.id, f)} onRemove={() => remove(i.id)} />
+            <LaneHead
+              key={i.id}
+              influence={i}
+              reference={lookup.reference(i)}
+              name={lookup.name(i)}
+              hue={lookup.hue(i)}
+              gives={gives}
+              onChange={(f) => set(i.id, f)}
+              onRemove={() => remove(i.id)}
+            />
           ))}
         </div>
         <div className="relative mr-4 ml-3 flex flex-col">
@@ -74,13 +97,25 @@ export function Course({ mix, lookup, gives, change }: Props) {
             </div>
             <div className="relative">
               {mix.influences.map((i) => (
-                <Lane key={i.id} influence={i} name={lookup.name(i)} hue={lookup.hue(i)} band={() => band.current?.clientWidth ?? 1} onChange={(f, live) => set(i.id, f, live)} onRemove={() => remove(i.id)} />
+                <Lane
+                  key={i.id}
+                  influence={i}
+                  name={lookup.name(i)}
+                  hue={lookup.hue(i)}
+                  band={() => band.current?.clientWidth ?? 1}
+                  onChange={(f, live) => set(i.id, f, live)}
+                  onRemove={() => remove(i.id)}
+                />
               ))}
               <Reader weighing={weighing} channel={channel} influences={mix.influences} lookup={lookup} />
             </div>
           </div>
           <TickLabels />
-          {!mix.influences.length && <p className="grid flex-1 place-content-center p-3 text-center text-muted">Drag a picture from the tray into the course, or choose it there and press Enter.</p>}
+          {!mix.influences.length && (
+            <p className="grid flex-1 place-content-center p-3 text-center text-muted">
+              Drag a picture from the tray into the course, or choose it there and press Enter.
+            </p>
+          )}
         </div>
       </div>
     </section>
@@ -101,7 +136,11 @@ function TickLabels() {
   return (
     <div aria-hidden="true" className="figures relative h-5 shrink-0 text-xs text-muted">
       {TICKS.map((t) => (
-        <span key={t} className="absolute top-0.5" style={{ left: `${t * 100}%`, transform: `translateX(${t === 0 ? 0 : t === 1 ? -100 : -50}%)` }}>
+        <span
+          key={t}
+          className="absolute top-0.5 whitespace-nowrap"
+          style={{ left: `${t * 100}%`, transform: `translateX(${t === 0 ? 0 : t === 1 ? -100 : -50}%)` }}
+        >
           {Math.round(t * 100)} %
         </span>
       ))}
@@ -110,7 +149,17 @@ function TickLabels() {
 }
 
 /** Reads off all shares at the moment under the pointer. */
-function Reader({ weighing, channel, influences, lookup }: { weighing: Parameters<typeof sharesFor>[0]; channel: ChartChannel; influences: readonly MixInfluence[]; lookup: Lookup }) {
+function Reader({
+  weighing,
+  channel,
+  influences,
+  lookup,
+}: {
+  weighing: Parameters<typeof sharesFor>[0];
+  channel: ChartChannel;
+  influences: readonly MixInfluence[];
+  lookup: Lookup;
+}) {
   const [at, setAt] = useState<number | undefined>(undefined);
   const frame = useRef<HTMLDivElement>(null);
   const shares = at === undefined ? undefined : sharesFor(weighing, channel, at);
@@ -133,7 +182,9 @@ function Reader({ weighing, channel, influences, lookup }: { weighing: Parameter
       {shares && (
         <div className="absolute top-0 z-30" style={{ left: `${at! * 100}%` }}>
           <div className="absolute top-0 w-px bg-cinnabar" style={{ height: LANE * (influences.length + 1) }} />
-          <div className={`absolute top-1 w-52 rounded-lg bg-ink px-3 py-2 text-sm text-paper shadow-lg ${at! > 0.75 ? 'right-2' : 'left-2'}`}>
+          <div
+            className={`absolute top-1 w-52 rounded-lg bg-ink px-3 py-2 text-sm text-paper shadow-lg ${at! > 0.75 ? 'right-2' : 'left-2'}`}
+          >
             <div className="mb-1 font-semibold">
               at {percent(at!)}, {channel === 'all' ? 'all channels' : channel}
             </div>

@@ -22,16 +22,32 @@ interface Props {
 }
 
 /** Something that is dragged along one axis, or moved by arrow keys: a slider for screen readers. */
-export function Handle({ label, value, min, max, step, fine, vertical = false, text, perPixel, onChange, onReset, className, style }: Props) {
+export function Handle({
+  label,
+  value,
+  min,
+  max,
+  step,
+  fine,
+  vertical = false,
+  text,
+  perPixel,
+  onChange,
+  onReset,
+  className,
+  style,
+}: Props) {
   const start = useRef<{ at: number; value: number } | undefined>(undefined);
   const at = (e: PointerEvent) => (vertical ? -e.clientY : e.clientX);
-  const next = (e: PointerEvent) => clamp(round(start.current!.value + (at(e) - start.current!.at) * perPixel()), min, max);
+  const next = (e: PointerEvent) =>
+    clamp(round(start.current!.value + (at(e) - start.current!.at) * perPixel()), min, max);
   const onKey = (e: KeyboardEvent) => {
     const more = e.key === 'ArrowUp' || e.key === 'ArrowRight';
     const less = e.key === 'ArrowDown' || e.key === 'ArrowLeft';
     if (e.key === 'Home') onChange(min, false);
     else if (e.key === 'End') onChange(max, false);
-    else if (more || less) onChange(clamp(round(value + (more ? 1 : -1) * (e.shiftKey ? fine : step), 3), min, max), false);
+    else if (more || less)
+      onChange(clamp(round(value + (more ? 1 : -1) * (e.shiftKey ? fine : step), 3), min, max), false);
     else return;
     e.preventDefault();
     e.stopPropagation();

@@ -45,12 +45,19 @@ export function Lane({ influence, name, hue, band, onChange, onRemove }: Props) 
     <div className="relative border-t border-line/70" style={{ height: LANE }} onKeyDown={onKey}>
       <div
         className="absolute bottom-0.5 rounded-sm"
-        style={{ left: `${from * 100}%`, width: `${Math.max(0.4, (to - from) * 100)}%`, height, opacity: on ? 1 : 0.35 }}
+        style={{
+          left: `${from * 100}%`,
+          width: `${Math.max(0.4, (to - from) * 100)}%`,
+          height,
+          opacity: on ? 1 : 0.35,
+        }}
       >
         <div
           className="absolute inset-0 cursor-grab touch-none rounded-sm active:cursor-grabbing"
           style={{
-            background: on ? `color-mix(in srgb, ${HUES[hue]} 88%, white)` : `repeating-linear-gradient(45deg, ${HUES[hue]} 0 3px, transparent 3px 7px)`,
+            background: on
+              ? `color-mix(in srgb, ${HUES[hue]} 88%, white)`
+              : `repeating-linear-gradient(45deg, ${HUES[hue]} 0 3px, transparent 3px 7px)`,
           }}
           onPointerDown={(e) => {
             e.currentTarget.setPointerCapture(e.pointerId);

@@ -25,7 +25,13 @@ export function LightTable({ take, takes, current, loading, onShow, onKeep, onCa
   const [held, setHeld] = useState(false);
   useEffect(() => {
     const onKey = (down: boolean) => (e: KeyboardEvent) => {
-      if (e.key.toLowerCase() === 'c' && !e.ctrlKey && !e.metaKey && !(e.target as HTMLElement).closest?.('input, textarea')) setHeld(down);
+      if (
+        e.key.toLowerCase() === 'c' &&
+        !e.ctrlKey &&
+        !e.metaKey &&
+        !(e.target as HTMLElement).closest?.('input, textarea')
+      )
+        setHeld(down);
     };
     const [onDown, onUp] = [onKey(true), onKey(false)];
     window.addEventListener('keydown', onDown);
@@ -35,7 +41,12 @@ export function LightTable({ take, takes, current, loading, onShow, onKeep, onCa
       window.removeEventListener('keyup', onUp);
     };
   }, []);
-  if (loading) return <div className="h-full bg-booth p-6"><div className="skeleton h-full w-2/3" /></div>;
+  if (loading)
+    return (
+      <div className="h-full bg-booth p-6">
+        <div className="skeleton h-full w-2/3" />
+      </div>
+    );
   if (!take) {
     return (
       <div className="h-full bg-booth">
@@ -50,12 +61,23 @@ export function LightTable({ take, takes, current, loading, onShow, onKeep, onCa
     <div className="flex h-full min-h-0 flex-col bg-booth">
       <div className="flex min-h-0 flex-1 items-center justify-center gap-4 px-4 pt-3">
         <figure className="flex h-full min-w-0 flex-1 flex-col items-center justify-center">
-          <Main key={take.id} take={take} overlay={held || compare === 'wipe' ? take.control?.pictureUrl : undefined} whole={held} />
+          <Main
+            key={take.id}
+            take={take}
+            overlay={held || compare === 'wipe' ? take.control?.pictureUrl : undefined}
+            whole={held}
+          />
         </figure>
         {hasControl && compare === 'beside' && (
           <figure className="w-48 shrink-0">
             <div className="bg-black/15" style={{ aspectRatio: take.width / take.height }}>
-              {take.control?.pictureUrl && <img src={take.control.pictureUrl} alt="Control: the same words and seed without references" className="arrive h-full w-full shadow-lg" />}
+              {take.control?.pictureUrl && (
+                <img
+                  src={take.control.pictureUrl}
+                  alt="Control: the same words and seed without references"
+                  className="arrive h-full w-full shadow-lg"
+                />
+              )}
             </div>
             <figcaption className="mt-1 text-sm text-white">Control, no references</figcaption>
           </figure>
@@ -74,15 +96,30 @@ export function LightTable({ take, takes, current, loading, onShow, onKeep, onCa
         <span className="ml-auto flex gap-1">
           {take.status === 'done' && (
             <Tip text={take.keeper ? 'A keeper; take the mark away' : 'Mark it as a keeper'}>
-              <button type="button" aria-pressed={take.keeper} aria-label="Keeper" onClick={() => onKeep(take)} className="rounded p-1 hover:bg-white/15">
+              <button
+                type="button"
+                aria-pressed={take.keeper}
+                aria-label="Keeper"
+                onClick={() => onKeep(take)}
+                className="rounded p-1 hover:bg-white/15"
+              >
                 <Star size={16} fill={take.keeper ? 'currentColor' : 'none'} aria-hidden />
               </button>
             </Tip>
           )}
           {hasControl && (
             <Tip text={compare === 'beside' ? 'Wipe between take and control' : 'Control beside the take'}>
-              <button type="button" aria-label={compare === 'beside' ? 'Wipe between take and control' : 'Control beside the take'} onClick={() => setCompare(compare === 'beside' ? 'wipe' : 'beside')} className="rounded p-1 hover:bg-white/15">
-                {compare === 'beside' ? <SquareSplitHorizontal size={16} aria-hidden /> : <Columns2 size={16} aria-hidden />}
+              <button
+                type="button"
+                aria-label={compare === 'beside' ? 'Wipe between take and control' : 'Control beside the take'}
+                onClick={() => setCompare(compare === 'beside' ? 'wipe' : 'beside')}
+                className="rounded p-1 hover:bg-white/15"
+              >
+                {compare === 'beside' ? (
+                  <SquareSplitHorizontal size={16} aria-hidden />
+                ) : (
+                  <Columns2 size={16} aria-hidden />
+                )}
               </button>
             </Tip>
           )}
@@ -121,14 +158,28 @@ function Main({ take, overlay, whole }: { take: Take; overlay: string | undefine
         style={{ aspectRatio: take.width / take.height, width: `min(100cqw, ${(take.width / take.height) * 100}cqh)` }}
         onPointerMove={overlay && !whole ? move : undefined}
       >
-        {picture && <img src={picture} alt={`Take: ${take.prompt}`} data-testid="take-picture" className={`h-full w-full ${take.pictureUrl ? 'arrive' : 'blur-[1.5px]'}`} />}
+        {picture && (
+          <img
+            src={picture}
+            alt={`Take: ${take.prompt}`}
+            data-testid="take-picture"
+            className={`h-full w-full ${take.pictureUrl ? 'arrive' : 'blur-[1.5px]'}`}
+          />
+        )}
         {overlay && (
           <>
-            <img src={overlay} alt="Control" className="absolute inset-0 h-full w-full" style={{ clipPath: `inset(0 ${(1 - part) * 100}% 0 0)` }} />
+            <img
+              src={overlay}
+              alt="Control"
+              className="absolute inset-0 h-full w-full"
+              style={{ clipPath: `inset(0 ${(1 - part) * 100}% 0 0)` }}
+            />
             {!whole && <WipeEdge at={at} onMove={setAt} />}
           </>
         )}
-        {!take.pictureUrl && (take.status === 'queued' || take.status === 'rendering') && <ProgressLine progress={progress} />}
+        {!take.pictureUrl && (take.status === 'queued' || take.status === 'rendering') && (
+          <ProgressLine progress={progress} />
+        )}
       </div>
     </div>
   );
@@ -158,7 +209,12 @@ function ProgressLine({ progress }: { progress: Progress | undefined }) {
   return (
     <div className="absolute inset-x-0 bottom-0 bg-gradient-to-t from-black/70 to-transparent px-3 pt-6 pb-2 text-sm text-white">
       <div className="mb-1">{progress ? `${progress.step} · ${percent(fraction)}` : 'waits in line'}</div>
-      <div role="progressbar" aria-label="Rendering" aria-valuenow={Math.round(fraction * 100)} className="h-1 bg-white/25">
+      <div
+        role="progressbar"
+        aria-label="Rendering"
+        aria-valuenow={Math.round(fraction * 100)}
+        className="h-1 bg-white/25"
+      >
         <div className="h-1 bg-white transition-[width]" style={{ width: `${fraction * 100}%` }} />
       </div>
     </div>
@@ -188,9 +244,18 @@ function StripPicture({ take, shown, onShow }: { take: Take; shown: boolean; onS
   const progress = useProgress(take.id);
   const picture = take.thumbnailUrl ?? progress?.preview;
   return (
-    <button type="button" aria-current={shown} aria-label={`${take.quality}, seed ${take.seed}, ${take.status}`} onClick={onShow} className={`relative block h-11 bg-black/20 ${shown ? 'outline-3 outline-offset-1 outline-cinnabar' : ''}`} style={{ aspectRatio: take.width / take.height }}>
+    <button
+      type="button"
+      aria-current={shown}
+      aria-label={`${take.quality}, seed ${take.seed}, ${take.status}`}
+      onClick={onShow}
+      className={`relative block h-11 bg-black/20 ${shown ? 'outline-3 outline-offset-1 outline-cinnabar' : ''}`}
+      style={{ aspectRatio: take.width / take.height }}
+    >
       {picture && <img src={picture} alt="" className="h-full w-full object-cover" />}
-      {take.keeper && <span className="absolute top-0.5 left-0.5 size-2.5 rounded-full border-2 border-ink bg-white" aria-hidden />}
+      {take.keeper && (
+        <span className="absolute top-0.5 left-0.5 size-2.5 rounded-full border-2 border-ink bg-white" aria-hidden />
+      )}
     </button>
   );
 }

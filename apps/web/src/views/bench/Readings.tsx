@@ -6,7 +6,17 @@ import { HUES, type Hue } from '../../theme/kinds';
 import { percent, type Lookup } from './influences';
 
 /** What arrived of every influence, how much of the words is left, and what should be known before rendering. */
-export function Readings({ take, lookup, warnings, onMend }: { take: Take | undefined; lookup: Lookup; warnings: readonly MixWarning[]; onMend: (warning: MixWarning) => void }) {
+export function Readings({
+  take,
+  lookup,
+  warnings,
+  onMend,
+}: {
+  take: Take | undefined;
+  lookup: Lookup;
+  warnings: readonly MixWarning[];
+  onMend: (warning: MixWarning) => void;
+}) {
   const heard = take?.influences.filter((i) => i.on && i.weight > 0) ?? [];
   return (
     <section aria-label="Readings" className="flex flex-col gap-3">
@@ -15,12 +25,24 @@ export function Readings({ take, lookup, warnings, onMend }: { take: Take | unde
         <>
           {heard.map((i) => {
             const arrival = take.arrivals.find((a) => a.influenceId === i.id);
-            return <Reading key={i.id} name={lookup.name(i)} hue={lookup.hue(i)} value={arrival?.overall} channels={arrival} />;
+            return (
+              <Reading
+                key={i.id}
+                name={lookup.name(i)}
+                hue={lookup.hue(i)}
+                value={arrival?.overall}
+                channels={arrival}
+              />
+            );
           })}
           {take.wordsKept !== undefined && <Reading name="Words kept" hue="words" value={take.wordsKept} />}
         </>
       ) : (
-        <p className="text-sm text-muted">{take ? 'A take with references shows here how far each of them came.' : 'Render a proof to see how far each reference comes.'}</p>
+        <p className="text-sm text-muted">
+          {take
+            ? 'A take with references shows here how far each of them came.'
+            : 'Render a proof to see how far each reference comes.'}
+        </p>
       )}
       {warnings.map((w) => (
         <div key={`${w.kind}${w.influences.join()}`} className="border-l-3 border-cinnabar bg-blush px-3 py-2">
@@ -44,7 +66,9 @@ interface ReadingProps {
 }
 
 function Reading({ name, hue, value, channels }: ReadingProps) {
-  const parts = (['colour', 'surface', 'layout'] as const).flatMap((c) => (channels?.[c] === undefined ? [] : [`${c} ${percent(channels[c])}`]));
+  const parts = (['colour', 'surface', 'layout'] as const).flatMap((c) =>
+    channels?.[c] === undefined ? [] : [`${c} ${percent(channels[c])}`],
+  );
   const text = value === undefined ? 'not to be measured' : percent(value);
   return (
     <div data-testid="reading" data-name={name} data-value={value ?? ''} title={parts.join(', ')}>
@@ -54,7 +78,10 @@ function Reading({ name, hue, value, channels }: ReadingProps) {
         <span className="figures font-semibold">{text}</span>
       </div>
       <div className="mt-1 h-1.5 rounded bg-shade">
-        <div className="h-1.5 rounded transition-[width]" style={{ width: `${Math.max(0, value ?? 0) * 100}%`, background: HUES[hue] }} />
+        <div
+          className="h-1.5 rounded transition-[width]"
+          style={{ width: `${Math.max(0, value ?? 0) * 100}%`, background: HUES[hue] }}
+        />
       </div>
       {parts.length > 1 && <div className="figures mt-0.5 text-xs text-muted">{parts.join(' · ')}</div>}
     </div>

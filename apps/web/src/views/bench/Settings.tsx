@@ -7,14 +7,29 @@ const ASPECTS: readonly MixSettings['aspect'][] = ['3:2', '2:3', '1:1', '4:3', '
 const cell = 'flex items-center gap-2 rounded-lg border border-line bg-card px-2.5 py-1';
 
 /** The settings of a mix besides words and influences. */
-export function Settings({ settings, avoid, onChange, onAvoid }: { settings: MixSettings; avoid: string; onChange: (settings: MixSettings) => void; onAvoid: (avoid: string) => void }) {
+export function Settings({
+  settings,
+  avoid,
+  onChange,
+  onAvoid,
+}: {
+  settings: MixSettings;
+  avoid: string;
+  onChange: (settings: MixSettings) => void;
+  onAvoid: (avoid: string) => void;
+}) {
   return (
     <section aria-label="Settings" className="flex flex-col gap-1.5">
       <h2 className="text-sm font-semibold text-muted">Settings</h2>
       <div className="grid grid-cols-2 gap-1.5">
         <label className={cell}>
           <span className="text-muted">Plate</span>
-          <select aria-label="Aspect of the plate" className="figures flex-1 bg-transparent text-right" value={settings.aspect} onChange={(e) => onChange({ ...settings, aspect: e.target.value as MixSettings['aspect'] })}>
+          <select
+            aria-label="Aspect of the plate"
+            className="figures flex-1 bg-transparent text-right"
+            value={settings.aspect}
+            onChange={(e) => onChange({ ...settings, aspect: e.target.value as MixSettings['aspect'] })}
+          >
             {ASPECTS.map((a) => (
               <option key={a} value={a}>
                 {a.replace(':', ' : ')}
@@ -26,20 +41,50 @@ export function Settings({ settings, avoid, onChange, onAvoid }: { settings: Mix
           <Tip text="Multiplies all references against the words; 1 is neutral">
             <span className="text-muted">Balance</span>
           </Tip>
-          <NumberField label="Balance of references against the words" value={settings.balance} max={2} step={0.1} digits={1} onSave={(balance) => onChange({ ...settings, balance })} className="w-full text-right" />
+          <NumberField
+            label="Balance of references against the words"
+            value={settings.balance}
+            max={2}
+            step={0.1}
+            digits={1}
+            onSave={(balance) => onChange({ ...settings, balance })}
+            className="w-full text-right"
+          />
         </div>
         <div className={`${cell} col-span-2`}>
           <span className="text-muted">Seed</span>
-          <NumberField label="Seed" value={settings.seed} max={4294967295} step={1} digits={0} onSave={(seed) => onChange({ ...settings, seed: Math.round(seed) })} className="w-full text-right" />
+          <NumberField
+            label="Seed"
+            value={settings.seed}
+            max={4294967295}
+            step={1}
+            digits={0}
+            onSave={(seed) => onChange({ ...settings, seed: Math.round(seed) })}
+            className="w-full text-right"
+          />
           <Tip text="Another seed: another picture of the same words">
-            <button type="button" aria-label="Another seed" className="rounded p-0.5 text-muted hover:text-ink" onClick={() => onChange({ ...settings, seed: Math.floor(Math.random() * 10000) })}>
+            <button
+              type="button"
+              aria-label="Another seed"
+              className="rounded p-0.5 text-muted hover:text-ink"
+              onClick={() => onChange({ ...settings, seed: Math.floor(Math.random() * 10000) })}
+            >
               <Dices size={16} aria-hidden />
             </button>
           </Tip>
         </div>
         <label className={`${cell} col-span-2`}>
           <span className="shrink-0 text-muted">Without</span>
-          <input key={avoid} aria-label="Words to avoid" defaultValue={avoid} maxLength={1000} placeholder="what shall not appear" onBlur={(e) => e.target.value !== avoid && onAvoid(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} className="w-full bg-transparent" />
+          <input
+            key={avoid}
+            aria-label="Words to avoid"
+            defaultValue={avoid}
+            maxLength={1000}
+            placeholder="what shall not appear"
+            onBlur={(e) => e.target.value !== avoid && onAvoid(e.target.value)}
+            onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+            className="w-full bg-transparent"
+          />
         </label>
       </div>
     </section>

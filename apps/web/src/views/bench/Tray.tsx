@@ -6,7 +6,13 @@ import { Tip } from '../../parts/Tip';
 import { KINDS } from '../../theme/kinds';
 
 /** A narrow drawer of references to drag into the course. */
-export function Tray({ references, onAdd }: { references: readonly Reference[]; onAdd: (reference: Reference) => void }) {
+export function Tray({
+  references,
+  onAdd,
+}: {
+  references: readonly Reference[];
+  onAdd: (reference: Reference) => void;
+}) {
   const [kind, setKind] = useState<Kind | undefined>(undefined);
   const shown = references.filter((r) => !kind || r.kind === kind);
   return (
@@ -14,7 +20,13 @@ export function Tray({ references, onAdd }: { references: readonly Reference[]; 
       <div className="flex gap-1.5 p-2.5 pb-1.5">
         {KINDS.map((k) => (
           <Tip key={k.kind} text={`Only ${k.name.toLowerCase()} pictures`}>
-            <button type="button" aria-pressed={kind === k.kind} aria-label={`Only ${k.name.toLowerCase()} pictures`} onClick={() => setKind(kind === k.kind ? undefined : k.kind)} className={`rounded-lg border px-2 py-1.5 ${kind === k.kind ? 'border-ink bg-card' : 'border-line hover:border-edge'}`}>
+            <button
+              type="button"
+              aria-pressed={kind === k.kind}
+              aria-label={`Only ${k.name.toLowerCase()} pictures`}
+              onClick={() => setKind(kind === k.kind ? undefined : k.kind)}
+              className={`rounded-lg border px-2 py-1.5 ${kind === k.kind ? 'border-ink bg-card' : 'border-line hover:border-edge'}`}
+            >
               <KindSign kind={k.kind} />
             </button>
           </Tip>
@@ -46,7 +58,13 @@ function TrayPicture({ reference, onAdd }: { reference: Reference; onAdd: () => 
         }}
         className={`relative block aspect-square w-full touch-none overflow-hidden bg-shade ${isDragging ? 'opacity-40' : ''}`}
       >
-        <img src={reference.thumbnailUrl} alt="" draggable={false} loading="lazy" className="h-full w-full object-cover" />
+        <img
+          src={reference.thumbnailUrl}
+          alt=""
+          draggable={false}
+          loading="lazy"
+          className="h-full w-full object-cover"
+        />
         <span className="absolute bottom-0.5 left-0.5 rounded bg-card p-0.5">
           <KindSign kind={reference.kind} size={13} />
         </span>

@@ -10,8 +10,18 @@ export function WordsLane({ prompt, onChange }: { prompt: string; onChange: (pro
   };
   const shared = 'h-full w-full px-2.5 text-lg';
   return editing === undefined ? (
-    <button type="button" onClick={() => setEditing(prompt)} onFocus={() => setEditing(prompt)} aria-label={`The words: ${prompt || 'none yet'}. Edit`} className={`${shared} truncate text-left hover:bg-card/50`}>
-      {prompt ? <Marked prompt={prompt} /> : <span className="text-muted">Say what the picture shows: who, where, when, doing what</span>}
+    <button
+      type="button"
+      onClick={() => setEditing(prompt)}
+      onFocus={() => setEditing(prompt)}
+      aria-label={`The words: ${prompt || 'none yet'}. Edit`}
+      className={`${shared} truncate text-left hover:bg-card/50`}
+    >
+      {prompt ? (
+        <Marked prompt={prompt} />
+      ) : (
+        <span className="text-muted">Say what the picture shows: who, where, when, doing what</span>
+      )}
     </button>
   ) : (
     <input
@@ -35,7 +45,10 @@ export function WordsLane({ prompt, onChange }: { prompt: string; onChange: (pro
 export function Marked({ prompt }: { prompt: string }) {
   const parts = useMemo(() => {
     const { understood, unheard } = understand(prompt);
-    const spans = [...understood.map((s) => ({ ...s, heard: true })), ...unheard.map((s) => ({ ...s, heard: false, means: '' }))].sort((a, b) => a.start - b.start);
+    const spans = [
+      ...understood.map((s) => ({ ...s, heard: true })),
+      ...unheard.map((s) => ({ ...s, heard: false, means: '' })),
+    ].sort((a, b) => a.start - b.start);
     const out: ReactNode[] = [];
     let at = 0;
     for (const s of spans) {
@@ -46,7 +59,11 @@ export function Marked({ prompt }: { prompt: string }) {
             {s.text}
           </span>
         ) : (
-          <span key={s.start} className="text-muted underline decoration-wavy decoration-cinnabar underline-offset-3" title="The painter does not know this word">
+          <span
+            key={s.start}
+            className="text-muted underline decoration-wavy decoration-cinnabar underline-offset-3"
+            title="The painter does not know this word"
+          >
             {s.text}
           </span>
         ),

@@ -46,12 +46,21 @@ export function lookupIn(references: readonly Reference[]): Lookup {
 }
 
 /** All warnings of a mix, with the names of its references. */
-export function warningsFor(mix: Pick<Mix, 'influences' | 'settings'>, lookup: Lookup, supported: readonly Gives[] | undefined): MixWarning[] {
+export function warningsFor(
+  mix: Pick<Mix, 'influences' | 'settings'>,
+  lookup: Lookup,
+  supported: readonly Gives[] | undefined,
+): MixWarning[] {
   const names = Object.fromEntries(mix.influences.map((i) => [i.id, lookup.name(i)]));
   return warningsOf({ influences: mix.influences, balance: mix.settings.balance }, { names, supported });
 }
 
+const FIELDS = ['id', 'referenceId', 'gives', 'weight', 'from', 'to', 'reading', 'on'] as const;
+
+/** True if two lists of influences are the same, field by field. */
+const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]): boolean =>
+  a.length === b.length && a.every((x, i) => FIELDS.every((f) => x[f] === b[i][f]));
+
 /** True if a take shows just the words, settings and influences of a mix. */
-export function showsMix(take: Take, mix: Pick<Mix, 'prompt' | 'settings' | 'influences'>): boolean {
-  return take.prompt === mix.prompt && take.seed === mix.settings.seed && JSON.stringify(take.influences) === JSON.stringify(mix.influences);
-}
+export const showsMix = (take: Take, mix: Pick<Mix, 'prompt' | 'settings' | 'influences'>): boolean =>
+  take.prompt === mix.prompt && take.seed === mix.settings.seed && sameInfluences(take.influences, mix.influences);

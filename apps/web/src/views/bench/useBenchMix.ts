@@ -11,7 +11,13 @@ export type Change = (mix: Edited) => Edited;
 const AUTOSAVE = 350;
 const UNDO_STEPS = 200;
 
-const editedOf = ({ name, prompt, avoid, settings, influences }: Mix): Edited => ({ name, prompt, avoid, settings, influences });
+const editedOf = ({ name, prompt, avoid, settings, influences }: Mix): Edited => ({
+  name,
+  prompt,
+  avoid,
+  settings,
+  influences,
+});
 const same = (a: Edited, b: Edited) => JSON.stringify(a) === JSON.stringify(b);
 
 export interface BenchMix {
@@ -61,12 +67,18 @@ export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
     const state = latest.current;
     if (same(state, saved.current.state)) return;
     try {
-      const answer = await ask(api.PATCH('/api/v1/mixes/{id}', { params: { path: { id: stored.id } }, body: { ...state, version: saved.current.version } }));
+      const answer = await ask(
+        api.PATCH('/api/v1/mixes/{id}', {
+          params: { path: { id: stored.id } },
+          body: { ...state, version: saved.current.version },
+        }),
+      );
       saved.current = { state, version: answer.version };
       client.setQueryData<Mix[]>(keys.mixes, (all) => all?.map((m) => (m.id === answer.id ? answer : m)));
       afterSave.current();
     } catch (error) {
-      const current = error instanceof ServerProblem && error.status === 409 ? (error.current as Mix | undefined) : undefined;
+      const current =
+        error instanceof ServerProblem && error.status === 409 ? (error.current as Mix | undefined) : undefined;
       if (current) {
         saved.current = { state: editedOf(current), version: current.version };
         setMix(editedOf(current));

@@ -34,7 +34,13 @@ export function Facets({ references, kind, tag, onKind, onTag }: Props) {
       {common.length > 0 && (
         <Facet title="Tags">
           {common.map(([name, count]) => (
-            <Choice key={name} name={name} count={count} chosen={tag === name} onChoose={() => onTag(tag === name ? null : name)} />
+            <Choice
+              key={name}
+              name={name}
+              count={count}
+              chosen={tag === name}
+              onChoose={() => onTag(tag === name ? null : name)}
+            />
           ))}
         </Facet>
       )}
@@ -51,10 +57,27 @@ function Facet({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-function Choice({ name, sign, count, chosen, onChoose }: { name: string; sign?: ReactNode; count: number; chosen: boolean; onChoose: () => void }) {
+function Choice({
+  name,
+  sign,
+  count,
+  chosen,
+  onChoose,
+}: {
+  name: string;
+  sign?: ReactNode;
+  count: number;
+  chosen: boolean;
+  onChoose: () => void;
+}) {
   return (
     <li>
-      <button type="button" aria-pressed={chosen} onClick={onChoose} className={`flex w-full items-center gap-2 rounded-md px-1 py-1 text-left ${chosen ? 'bg-shade font-semibold' : 'hover:bg-shade'}`}>
+      <button
+        type="button"
+        aria-pressed={chosen}
+        onClick={onChoose}
+        className={`flex w-full items-center gap-2 rounded-md px-1 py-1 text-left ${chosen ? 'bg-shade font-semibold' : 'hover:bg-shade'}`}
+      >
         {sign}
         <span className="flex-1 truncate">{name}</span>
         <span className="figures text-sm text-muted">{count}</span>

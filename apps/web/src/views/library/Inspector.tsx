@@ -20,10 +20,17 @@ export function Inspector({ references }: { references: readonly Reference[] }) 
   }
   const one = references.length === 1 ? references[0] : undefined;
   return (
-    <aside aria-label="Selection" className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4">
+    <aside
+      aria-label="Selection"
+      className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4"
+    >
       {one ? <One key={one.id} reference={one} /> : <Many references={references} />}
       <div className="mt-auto flex gap-2 pt-2">
-        <Button look="main" className="flex flex-1 items-center justify-center gap-2" onClick={() => void weigh(references)}>
+        <Button
+          look="main"
+          className="flex flex-1 items-center justify-center gap-2"
+          onClick={() => void weigh(references)}
+        >
           <Scale size={16} aria-hidden /> Weigh on the bench
         </Button>
         <Button aria-label="Put away" onClick={() => references.forEach((r) => remove.mutate(r))}>
@@ -39,9 +46,18 @@ function One({ reference }: { reference: Reference }) {
   const save = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ reference, change: fields });
   return (
     <>
-      <Editable label="Title" value={reference.title} className="font-title text-xl font-semibold" onSave={(title) => title && save({ title })} />
+      <Editable
+        label="Title"
+        value={reference.title}
+        className="font-title text-xl font-semibold"
+        onSave={(title) => title && save({ title })}
+      />
       <figure>
-        <img src={reference.pictureUrl} alt={reference.title} className="arrive max-h-72 w-full bg-booth object-contain" />
+        <img
+          src={reference.pictureUrl}
+          alt={reference.title}
+          className="arrive max-h-72 w-full bg-booth object-contain"
+        />
         <figcaption className="figures mt-1 text-sm text-muted">
           {reference.width} × {reference.height} · {reference.format.toUpperCase()}
         </figcaption>
@@ -49,7 +65,11 @@ function One({ reference }: { reference: Reference }) {
       <KindChoice references={[reference]} />
       <section>
         <h3 className="mb-1 text-sm font-semibold text-muted">Palette, as the engine reads it</h3>
-        <div className="flex h-8 overflow-hidden rounded-md" role="img" aria-label={`Palette: ${reference.swatches.map((s) => `${Math.round(s.weight * 100)} percent ${s.colour}`).join(', ')}`}>
+        <div
+          className="flex h-8 overflow-hidden rounded-md"
+          role="img"
+          aria-label={`Palette: ${reference.swatches.map((s) => `${Math.round(s.weight * 100)} percent ${s.colour}`).join(', ')}`}
+        >
           {reference.swatches.map((s) => (
             <div key={s.colour} style={{ background: s.colour, flexGrow: s.weight }} />
           ))}
@@ -58,7 +78,10 @@ function One({ reference }: { reference: Reference }) {
       <Tags tags={reference.tags} onSave={(tags) => save({ tags })} />
       <Editable label="Notes" value={reference.notes} long onSave={(notes) => save({ notes })} />
       <p className="text-sm text-muted">
-        {reference.usedIn ? `Used in ${reference.usedIn} ${reference.usedIn === 1 ? 'mix' : 'mixes'}` : 'Not used in a mix yet'} · came {new Date(reference.createdAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}
+        {reference.usedIn
+          ? `Used in ${reference.usedIn} ${reference.usedIn === 1 ? 'mix' : 'mixes'}`
+          : 'Not used in a mix yet'}{' '}
+        · came {new Date(reference.createdAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}
       </p>
     </>
   );
@@ -104,7 +127,19 @@ function KindChoice({ references }: { references: readonly Reference[] }) {
   );
 }
 
-function Editable({ label, value, long = false, className = '', onSave }: { label: string; value: string; long?: boolean; className?: string; onSave: (value: string) => void }) {
+function Editable({
+  label,
+  value,
+  long = false,
+  className = '',
+  onSave,
+}: {
+  label: string;
+  value: string;
+  long?: boolean;
+  className?: string;
+  onSave: (value: string) => void;
+}) {
   const [text, setText] = useState(value);
   const save = () => text.trim() !== value && onSave(text.trim());
   const shared = {
@@ -116,10 +151,22 @@ function Editable({ label, value, long = false, className = '', onSave }: { labe
   return long ? (
     <label className="block">
       <span className="mb-1 block text-sm font-semibold text-muted">{label}</span>
-      <textarea {...shared} rows={3} maxLength={5000} placeholder="What to remember about it" className={`${shared.className} resize-none border-line`} onChange={(e) => setText(e.target.value)} />
+      <textarea
+        {...shared}
+        rows={3}
+        maxLength={5000}
+        placeholder="What to remember about it"
+        className={`${shared.className} resize-none border-line`}
+        onChange={(e) => setText(e.target.value)}
+      />
     </label>
   ) : (
-    <input {...shared} maxLength={200} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()} />
+    <input
+      {...shared}
+      maxLength={200}
+      onChange={(e) => setText(e.target.value)}
+      onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+    />
   );
 }
 
@@ -135,14 +182,30 @@ function Tags({ tags, onSave }: { tags: readonly string[]; onSave: (tags: string
       <h3 className="mb-1 text-sm font-semibold text-muted">Tags</h3>
       <div className="flex flex-wrap gap-1.5">
         {tags.map((t) => (
-          <span key={t} className="flex items-center gap-1 rounded-full border border-line bg-card py-0.5 pr-1 pl-2.5 text-sm">
+          <span
+            key={t}
+            className="flex items-center gap-1 rounded-full border border-line bg-card py-0.5 pr-1 pl-2.5 text-sm"
+          >
             {t}
-            <button type="button" aria-label={`Remove the tag ${t}`} className="rounded-full p-0.5 hover:bg-shade" onClick={() => onSave(tags.filter((x) => x !== t))}>
+            <button
+              type="button"
+              aria-label={`Remove the tag ${t}`}
+              className="rounded-full p-0.5 hover:bg-shade"
+              onClick={() => onSave(tags.filter((x) => x !== t))}
+            >
               <X size={12} aria-hidden />
             </button>
           </span>
         ))}
-        <input aria-label="New tag" placeholder="new tag" value={text} maxLength={60} onChange={(e) => setText(e.target.value)} onKeyDown={onKey} className="w-24 rounded-full border border-dashed border-edge bg-transparent px-2.5 py-0.5 text-sm" />
+        <input
+          aria-label="New tag"
+          placeholder="new tag"
+          value={text}
+          maxLength={60}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={onKey}
+          className="w-24 rounded-full border border-dashed border-edge bg-transparent px-2.5 py-0.5 text-sm"
+        />
       </div>
     </section>
   );

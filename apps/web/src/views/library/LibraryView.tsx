@@ -36,13 +36,24 @@ export function LibraryView() {
   const drawing = studio && studio.demo.done < studio.demo.total;
   return (
     <div className="grid h-full grid-cols-[188px_minmax(0,1fr)_300px]">
-      <Facets references={all ?? []} kind={kind} tag={tag} onKind={(k) => set({ kind: k, sel: null })} onTag={(t) => set({ tag: t, sel: null })} />
+      <Facets
+        references={all ?? []}
+        kind={kind}
+        tag={tag}
+        onKind={(k) => set({ kind: k, sel: null })}
+        onTag={(t) => set({ tag: t, sel: null })}
+      />
       <section aria-label="Pictures" className="flex min-h-0 flex-col bg-booth">
         <div className="flex gap-2 p-3 pb-2">
           <label className="flex flex-1 items-center gap-2 rounded-lg bg-card px-3">
             <Search size={16} className="text-muted" aria-hidden />
             <span className="sr-only">Find by words</span>
-            <input className="w-full bg-transparent py-1.5 outline-offset-4" placeholder="Find by words: a title, a tag, a note" value={words} onChange={(e) => set({ words: e.target.value, sel: null })} />
+            <input
+              className="w-full bg-transparent py-1.5 outline-offset-4"
+              placeholder="Find by words: a title, a tag, a note"
+              value={words}
+              onChange={(e) => set({ words: e.target.value, sel: null })}
+            />
           </label>
           <Button look="main" onClick={choose} className="flex items-center gap-1.5">
             <Plus size={16} aria-hidden /> Bring in pictures
@@ -55,15 +66,29 @@ export function LibraryView() {
             <PictureRows references={shown} selected={selected} onSelect={(ids) => set({ sel: ids })} />
           ) : drawing ? (
             <EmptyState dark title="The painter is at work">
-              The demo studio is being drawn, {studio.demo.done} of {studio.demo.total} are done. Pictures appear here one by one.
+              The demo studio is being drawn, {studio.demo.done} of {studio.demo.total} are done. Pictures appear here
+              one by one.
             </EmptyState>
           ) : all?.length ? (
-            <EmptyState dark title="Nothing like that here" action={<Button onClick={() => set({ kind: null, tag: null, words: null })}>Show everything</Button>}>
+            <EmptyState
+              dark
+              title="Nothing like that here"
+              action={<Button onClick={() => set({ kind: null, tag: null, words: null })}>Show everything</Button>}
+            >
               No picture has this kind, tag and these words together.
             </EmptyState>
           ) : (
-            <EmptyState dark title="An empty wall" action={<Button look="main" onClick={choose}>Bring in the first pictures</Button>}>
-              Drop pictures anywhere on this page, paste one, or choose files: styles, characters, faces, anything that your series should keep to.
+            <EmptyState
+              dark
+              title="An empty wall"
+              action={
+                <Button look="main" onClick={choose}>
+                  Bring in the first pictures
+                </Button>
+              }
+            >
+              Drop pictures anywhere on this page, paste one, or choose files: styles, characters, faces, anything that
+              your series should keep to.
             </EmptyState>
           )}
         </div>
@@ -76,7 +101,10 @@ export function LibraryView() {
 function matches(r: Reference, kind: Kind | null, tag: string | null, words: string): boolean {
   if ((kind && r.kind !== kind) || (tag && !r.tags.includes(tag))) return false;
   const text = `${r.title} ${r.tags.join(' ')} ${r.notes}`.toLowerCase();
-  return words.toLowerCase().split(/\s+/).every((w) => text.includes(w));
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every((w) => text.includes(w));
 }
 
 function Skeleton() {

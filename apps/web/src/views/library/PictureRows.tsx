@@ -27,8 +27,16 @@ export function PictureRows({ references, selected, onSelect }: Props) {
     watcher.observe(frame.current!);
     return () => watcher.disconnect();
   }, []);
-  const rows = useMemo(() => (width > 0 ? justify(references, (r) => r.width / r.height, width - 2 * PAD, ROW, GAP) : []), [references, width]);
-  const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => frame.current, estimateSize: (i) => rows[i].height + GAP, overscan: 2 });
+  const rows = useMemo(
+    () => (width > 0 ? justify(references, (r) => r.width / r.height, width - 2 * PAD, ROW, GAP) : []),
+    [references, width],
+  );
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => frame.current,
+    estimateSize: (i) => rows[i].height + GAP,
+    overscan: 2,
+  });
   useEffect(() => virtual.measure(), [rows, virtual]);
   const order = references.map((r) => r.id);
   const last = selected[selected.length - 1];
@@ -37,7 +45,8 @@ export function PictureRows({ references, selected, onSelect }: Props) {
     if (e.shiftKey && last) {
       const [a, b] = [order.indexOf(last), order.indexOf(id)].sort((x, y) => x - y);
       onSelect([...order.slice(a, b + 1).filter((i) => i !== id), id]);
-    } else if (e.ctrlKey || e.metaKey) onSelect(selected.includes(id) ? selected.filter((i) => i !== id) : [...selected, id]);
+    } else if (e.ctrlKey || e.metaKey)
+      onSelect(selected.includes(id) ? selected.filter((i) => i !== id) : [...selected, id]);
     else onSelect([id]);
   };
   const focus = (id: string) => {
@@ -85,7 +94,13 @@ export function PictureRows({ references, selected, onSelect }: Props) {
               className={`group absolute overflow-hidden bg-shade ${selected.includes(item.id) ? 'outline-3 outline-offset-2 outline-cinnabar' : ''}`}
               style={{ top: v.start + 3, left: x, width: w, height: rows[v.index].height - 1 }}
             >
-              <img src={item.thumbnailUrl} alt="" loading="lazy" draggable={false} className="h-full w-full object-cover" />
+              <img
+                src={item.thumbnailUrl}
+                alt=""
+                loading="lazy"
+                draggable={false}
+                className="h-full w-full object-cover"
+              />
               <span className="absolute inset-x-0 bottom-0 flex items-center gap-2 bg-gradient-to-t from-black/80 to-transparent px-1.5 pt-6 pb-1.5 text-left text-sm text-white">
                 <span className="rounded bg-card p-0.5">
                   <KindSign kind={item.kind} />

@@ -15,7 +15,13 @@ export interface Row<T> {
  * Fills rows of a given width with pictures in their own aspect (width / height), every row but the last exactly full.
  * `height` is what a row should have; full rows come near it.
  */
-export function justify<T>(items: readonly T[], aspectOf: (item: T) => number, width: number, height: number, gap: number): Row<T>[] {
+export function justify<T>(
+  items: readonly T[],
+  aspectOf: (item: T) => number,
+  width: number,
+  height: number,
+  gap: number,
+): Row<T>[] {
   const rows: Row<T>[] = [];
   let open: T[] = [];
   let aspects = 0;

@@ -15,7 +15,12 @@ export function useWeigh(): (references: readonly Reference[]) => Promise<void> 
       const mixes = await client.fetchQuery({ queryKey: keys.mixes, queryFn: () => ask(api.GET('/api/v1/mixes')) });
       const last: Mix = mixes[0] ?? (await ask(api.POST('/api/v1/mixes', { body: { name: 'First mix', prompt: '' } })));
       const influences = [...last.influences, ...references.map(newInfluence)];
-      await ask(api.PATCH('/api/v1/mixes/{id}', { params: { path: { id: last.id } }, body: { version: last.version, influences } }));
+      await ask(
+        api.PATCH('/api/v1/mixes/{id}', {
+          params: { path: { id: last.id } },
+          body: { version: last.version, influences },
+        }),
+      );
       await client.invalidateQueries({ queryKey: keys.mixes });
       await go(`/bench/${last.id}`);
     } catch (error) {

@@ -22,10 +22,16 @@ export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix |
           </span>
         ))}
       </figcaption>
-      <div className="h-24">
+      {/* half a gap wider on both sides than the row of shots, so that every point stands above the middle of its shot */}
+      <div className="-mx-1.5 h-24">
         <Line
           role="img"
-          aria-label={influences.map((i) => `${lookup.name(i)}: ${takes.map((t, k) => `shot ${k + 1} ${arrival(t, i.id) === null ? 'not measured' : percent(arrival(t, i.id)!)}`).join(', ')}`).join('; ')}
+          aria-label={influences
+            .map(
+              (i) =>
+                `${lookup.name(i)}: ${takes.map((t, k) => `shot ${k + 1} ${arrival(t, i.id) === null ? 'not measured' : percent(arrival(t, i.id)!)}`).join(', ')}`,
+            )
+            .join('; ')}
           data={{
             labels: series.shots.map((s) => s.title),
             datasets: influences.map((i, k) => ({
@@ -46,7 +52,14 @@ export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix |
             scales: {
               // bands of equal width, points in their middle: just where the shots stand below
               x: { offset: true, display: false },
-              y: { min: 0, max: 1, ticks: { display: false, stepSize: 0.5 }, border: { display: false }, grid: { color: '#d9d2c4', drawTicks: false } },
+              y: {
+                min: 0,
+                max: 1,
+                afterFit: (scale) => (scale.width = 0),
+                ticks: { display: false, stepSize: 0.5 },
+                border: { display: false },
+                grid: { color: '#d9d2c4', drawTicks: false },
+              },
             },
             plugins: { tooltip: { callbacks: { label: (c) => `${c.dataset.label}: ${percent(c.parsed.y ?? 0)}` } } },
           }}

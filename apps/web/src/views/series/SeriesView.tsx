@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { api, ask, type Mix, type Reference, type Series } from '../../api/client';
+import { api, ask, type Mix, type Series } from '../../api/client';
 import { keys, useMixes, useReferences, useSeries, useStudio } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
@@ -26,12 +26,23 @@ export function SeriesView() {
   if (!series) {
     const drawing = studio && studio.demo.done < studio.demo.total;
     return (
-      <EmptyState title={drawing ? 'The demo studio is being drawn' : 'No series yet'} action={mixes?.length ? <Button look="main" onClick={() => begin(mixes[0])}>Begin a series over “{mixes[0].name}”</Button> : undefined}>
-        {drawing ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo series comes last.` : 'A series is a list of shots, a prompt each, over one mix: one look and one identity for all of them.'}
+      <EmptyState
+        title={drawing ? 'The demo studio is being drawn' : 'No series yet'}
+        action={
+          mixes?.length ? (
+            <Button look="main" onClick={() => begin(mixes[0])}>
+              Begin a series over “{mixes[0].name}”
+            </Button>
+          ) : undefined
+        }
+      >
+        {drawing
+          ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo series comes last.`
+          : 'A series is a list of shots, a prompt each, over one mix: one look and one identity for all of them.'}
       </EmptyState>
     );
   }
-  return <Sheet key={series.id} series={series} mix={mixes?.find((m) => m.id === series.mixId)} lookup={lookup} references={references ?? []} />;
+  return <Sheet key={series.id} series={series} mix={mixes?.find((m) => m.id === series.mixId)} lookup={lookup} />;
 }
 
 function useBegin() {
@@ -39,7 +50,11 @@ function useBegin() {
   const tell = useNotice();
   const go = useNavigate();
   return (mix: Mix) =>
-    void ask(api.POST('/api/v1/series', { body: { name: 'New series', mixId: mix.id, shots: [{ title: 'First shot', prompt: mix.prompt }] } }))
+    void ask(
+      api.POST('/api/v1/series', {
+        body: { name: 'New series', mixId: mix.id, shots: [{ title: 'First shot', prompt: mix.prompt }] },
+      }),
+    )
       .then(async (series) => {
         await client.invalidateQueries({ queryKey: keys.series });
         await go(`/series/${series.id}`);
@@ -47,11 +62,11 @@ function useBegin() {
       .catch((e: Error) => tell(e.message, { grave: true }));
 }
 
-function Sheet({ series, mix, lookup }: { series: Series; mix: Mix | undefined; lookup: Lookup; references: readonly Reference[] }) {
+function Sheet({ series, mix, lookup }: { series: Series; mix: Mix | undefined; lookup: Lookup }) {
   const client = useQueryClient();
   const tell = useNotice();
   const [search, setSearch] = useSearchParams();
-  const chosen = series.shots.find((s) => s.id === search.get('shot'));
+  const chosen = series.shots.find((s) => s.id === search.get('shot')) ?? series.shots[0];
   const stale = series.shots.filter((s) => !s.current).length;
   const render = useMutation({
     mutationFn: () => ask(api.POST('/api/v1/series/{id}/render', { params: { path: { id: series.id } }, body: {} })),
@@ -59,7 +74,12 @@ function Sheet({ series, mix, lookup }: { series: Series; mix: Mix | undefined; 
     onError: (e) => tell(e.message, { grave: true }),
   });
   const addShot = () =>
-    void ask(api.POST('/api/v1/series/{id}/shots', { params: { path: { id: series.id } }, body: { title: `Shot ${series.shots.length + 1}`, prompt: mix?.prompt ?? '' } }))
+    void ask(
+      api.POST('/api/v1/series/{id}/shots', {
+        params: { path: { id: series.id } },
+        body: { title: `Shot ${series.shots.length + 1}`, prompt: mix?.prompt ?? '' },
+      }),
+    )
       .then((s) => client.setQueryData<Series[]>(keys.series, (all) => all?.map((x) => (x.id === s.id ? s : x))))
       .catch((e: Error) => tell(e.message, { grave: true }));
   useEffect(() => {
@@ -69,14 +89,20 @@ function Sheet({ series, mix, lookup }: { series: Series; mix: Mix | undefined; 
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
-  const choose = (id: string | undefined) => setSearch(id ? { shot: id } : {}, { replace: true });
+  const choose = (id: string) => setSearch({ shot: id }, { replace: true });
   return (
     <div className="grid h-full grid-rows-[auto_auto_minmax(0,1fr)]">
       <header className="flex flex-wrap items-center gap-3 px-4 py-3">
         <h1 className="font-title text-2xl font-semibold">{series.name}</h1>
         {mix?.influences.map((i) => (
-          <Link key={i.id} to={`/bench/${mix.id}`} className={`flex items-center gap-2 rounded-lg border border-line bg-card py-1 pr-3 pl-1 ${i.on ? '' : 'opacity-50'}`}>
-            {lookup.reference(i) && <img src={lookup.reference(i)!.thumbnailUrl} alt="" className="size-6 rounded object-cover" />}
+          <Link
+            key={i.id}
+            to={`/bench/${mix.id}`}
+            className={`flex items-center gap-2 rounded-lg border border-line bg-card py-1 pr-3 pl-1 ${i.on ? '' : 'opacity-50'}`}
+          >
+            {lookup.reference(i) && (
+              <img src={lookup.reference(i)!.thumbnailUrl} alt="" className="size-6 rounded object-cover" />
+            )}
             <KindSign kind={lookup.hue(i)} size={14} />
             <span>{lookup.name(i)}</span>
             <span className="figures font-semibold">{i.weight.toFixed(2)}</span>
@@ -91,12 +117,22 @@ function Sheet({ series, mix, lookup }: { series: Series; mix: Mix | undefined; 
       </header>
       <DriftChart series={series} mix={mix} lookup={lookup} />
       <div className="flex min-h-0 flex-col bg-booth">
-        <ul aria-label="Shots" className="grid min-h-0 flex-1 gap-3 overflow-auto p-4" style={{ gridTemplateColumns: `repeat(${Math.max(1, series.shots.length)}, minmax(9rem, 1fr))` }}>
+        <ul
+          aria-label="Shots"
+          className="grid min-h-0 flex-1 gap-3 overflow-auto p-4"
+          style={{ gridTemplateColumns: `repeat(${Math.max(1, series.shots.length)}, minmax(9rem, 1fr))` }}
+        >
           {series.shots.map((shot, k) => (
-            <ShotColumn key={shot.id} shot={shot} number={k + 1} chosen={shot.id === chosen?.id} onChoose={() => choose(shot.id === chosen?.id ? undefined : shot.id)} />
+            <ShotColumn
+              key={shot.id}
+              shot={shot}
+              number={k + 1}
+              chosen={shot.id === chosen?.id}
+              onChoose={() => choose(shot.id)}
+            />
           ))}
         </ul>
-        {chosen && <ShotSheet key={`${chosen.id}${chosen.version}`} shot={chosen} lookup={lookup} onClose={() => choose(undefined)} />}
+        {chosen && <ShotSheet key={`${chosen.id}${chosen.version}`} shot={chosen} lookup={lookup} />}
       </div>
     </div>
   );

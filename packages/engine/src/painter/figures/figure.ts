@@ -73,7 +73,13 @@ export class FigureFrame {
   }
 
   /** A pen stroke through points; `width` in head heights. */
-  stroke(region: Region, points: Path, width: number, colour: Lch, style: { alpha?: number; taper?: readonly [number, number] } = {}): void {
+  stroke(
+    region: Region,
+    points: Path,
+    width: number,
+    colour: Lch,
+    style: { alpha?: number; taper?: readonly [number, number] } = {},
+  ): void {
     this.pen(region).line(spline(this.path(points), false, 3), Math.max(0.5, width * this.head), colour, style);
   }
 

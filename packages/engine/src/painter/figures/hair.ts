@@ -12,13 +12,74 @@ const HAIR = REGION.hair;
 const HAIR_LINE: Readonly<Record<HairStyle, (angle: number) => number>> = {
   plait: (angle) => {
     const q = Math.abs(angle - 8);
-    return q < 4 ? -0.335 : table([[4, -0.325], [22, -0.275], [42, -0.16], [60, -0.05], [74, 0.03], [86, 0.045], [100, 0.1], [114, 0.2], [150, 0.3], [190, 0.36]])(q);
+    return q < 4
+      ? -0.335
+      : table([
+          [4, -0.325],
+          [22, -0.275],
+          [42, -0.16],
+          [60, -0.05],
+          [74, 0.03],
+          [86, 0.045],
+          [100, 0.1],
+          [114, 0.2],
+          [150, 0.3],
+          [190, 0.36],
+        ])(q);
   },
-  short: (angle) => table([[0, -0.34], [28, -0.27], [48, -0.2], [62, -0.05], [76, 0.06], [90, 0.04], [104, 0.16], [140, 0.24], [190, 0.27]])(Math.abs(angle)),
-  bowl: (angle) => table([[0, -0.135], [35, -0.125], [58, -0.09], [72, 0.03], [84, 0.1], [100, 0.16], [140, 0.24], [190, 0.26]])(Math.abs(angle)),
-  curly: (angle) => table([[0, -0.27], [30, -0.245], [52, -0.16], [66, -0.02], [78, 0.12], [95, 0.2], [140, 0.28], [190, 0.3]])(Math.abs(angle)),
-  bun: (angle) => table([[0, -0.31], [40, -0.24], [62, -0.08], [78, 0.06], [95, 0.1], [140, 0.24], [190, 0.27]])(Math.abs(angle)),
-  long: (angle) => table([[0, -0.3], [36, -0.22], [56, -0.06], [70, 0.2], [80, 0.5], [190, 0.5]])(Math.abs(angle)),
+  short: (angle) =>
+    table([
+      [0, -0.34],
+      [28, -0.27],
+      [48, -0.2],
+      [62, -0.05],
+      [76, 0.06],
+      [90, 0.04],
+      [104, 0.16],
+      [140, 0.24],
+      [190, 0.27],
+    ])(Math.abs(angle)),
+  bowl: (angle) =>
+    table([
+      [0, -0.135],
+      [35, -0.125],
+      [58, -0.09],
+      [72, 0.03],
+      [84, 0.1],
+      [100, 0.16],
+      [140, 0.24],
+      [190, 0.26],
+    ])(Math.abs(angle)),
+  curly: (angle) =>
+    table([
+      [0, -0.27],
+      [30, -0.245],
+      [52, -0.16],
+      [66, -0.02],
+      [78, 0.12],
+      [95, 0.2],
+      [140, 0.28],
+      [190, 0.3],
+    ])(Math.abs(angle)),
+  bun: (angle) =>
+    table([
+      [0, -0.31],
+      [40, -0.24],
+      [62, -0.08],
+      [78, 0.06],
+      [95, 0.1],
+      [140, 0.24],
+      [190, 0.27],
+    ])(Math.abs(angle)),
+  long: (angle) =>
+    table([
+      [0, -0.3],
+      [36, -0.22],
+      [56, -0.06],
+      [70, 0.2],
+      [80, 0.5],
+      [190, 0.5],
+    ])(Math.abs(angle)),
 };
 
 const turnOf = (angle: number) => ((angle + 540) % 360) - 180;
@@ -29,7 +90,8 @@ function hairLine(f: FigureFrame, m: HeadModel): Point[] {
   const ragged = style === 'bowl' || style === 'short' ? 0.012 : 0.006;
   const points: Point[] = [];
   for (let angle = -90 - m.yaw, i = 0; angle <= 90 - m.yaw + 0.01; angle += 3, i++) {
-    const y = HAIR_LINE[style](turnOf(angle)) + ragged * Math.sin(i * 2.1) + (style === 'bowl' && i % 4 === 0 ? 0.015 : 0);
+    const y =
+      HAIR_LINE[style](turnOf(angle)) + ragged * Math.sin(i * 2.1) + (style === 'bowl' && i % 4 === 0 ? 0.015 : 0);
     points.push(m.on(angle, y, 0, 1.02));
   }
   return points;
@@ -40,7 +102,13 @@ export function paintBackHair(f: FigureFrame, m: HeadModel): void {
   const { style, colour, volume } = f.person.hair;
   const { random: r } = f;
   const dark = adjustLch(colour, -0.13);
-  if (style === 'bun') f.shape(HAIR, ellipse(m.place(-0.42 * m.sin, 0)[0], m.place(0, -0.5 + 0.25 * Math.abs(m.sin))[1], 0.2, 0.18, 0, 20), colour, { strokes: 0.5 });
+  if (style === 'bun')
+    f.shape(
+      HAIR,
+      ellipse(m.place(-0.42 * m.sin, 0)[0], m.place(0, -0.5 + 0.25 * Math.abs(m.sin))[1], 0.2, 0.18, 0, 20),
+      colour,
+      { strokes: 0.5 },
+    );
   if (style === 'long') {
     const back: Point[] = Array.from({ length: 14 }, (_, i) => {
       const a = ((-215 + (i / 13) * 250) * Math.PI) / 180;
@@ -52,24 +120,49 @@ export function paintBackHair(f: FigureFrame, m: HeadModel): void {
   const k = 1.2 * volume;
   const knots: Point[] = Array.from({ length: 20 }, (_, i) => {
     const a = (i / 19) * Math.PI * 2;
-    const q = m.place(-0.08 * m.sin + Math.cos(a) * 0.44 * k * (1 + 0.08 * m.sin * m.sin), -0.17 + Math.sin(a) * 0.5 * k);
+    const q = m.place(
+      -0.08 * m.sin + Math.cos(a) * 0.44 * k * (1 + 0.08 * m.sin * m.sin),
+      -0.17 + Math.sin(a) * 0.5 * k,
+    );
     return i % 19 ? [q[0] + r.bell() * 0.018, q[1] + r.bell() * 0.018] : q;
   });
-  const cloud = f.shape(HAIR, scallop(knots, 0.075), mixLch(colour, f.scene.light.shadow, 0.1), { strokes: -1, mottled: true, shade: 1.2 });
+  const cloud = f.shape(HAIR, scallop(knots, 0.075), mixLch(colour, f.scene.light.shadow, 0.1), {
+    strokes: -1,
+    mottled: true,
+    shade: 1.2,
+  });
   if (f.detail)
     f.scene.inside(cloud, () => {
       for (let i = 0; i < (f.detail > 1 ? 90 : 24); i++) {
         const a = r.next() * 6.3;
         const q = 0.62 + 0.36 * Math.sqrt(r.next());
-        curl(f, m.place(-0.08 * m.sin + Math.cos(a) * 0.44 * k * q, -0.17 + Math.sin(a) * 0.5 * k * q), r.range(0.025, 0.05), 0.5);
+        curl(
+          f,
+          m.place(-0.08 * m.sin + Math.cos(a) * 0.44 * k * q, -0.17 + Math.sin(a) * 0.5 * k * q),
+          r.range(0.025, 0.05),
+          0.5,
+        );
       }
     });
 }
 
 function curl(f: FigureFrame, at: Point, size: number, alpha: number): void {
   const { colour } = f.person.hair;
-  const c = f.random.chance(0.5) ? mixLch(adjustLch(colour, 0.1, 1, 6), f.scene.light.light, 0.18) : adjustLch(colour, -0.13);
-  f.stroke(HAIR, [[at[0] - size, at[1]], [at[0], at[1] - size], [at[0] + size, at[1]], [at[0] + size * 0.2, at[1] + size * 0.6]], 0.012, c, { alpha });
+  const c = f.random.chance(0.5)
+    ? mixLch(adjustLch(colour, 0.1, 1, 6), f.scene.light.light, 0.18)
+    : adjustLch(colour, -0.13);
+  f.stroke(
+    HAIR,
+    [
+      [at[0] - size, at[1]],
+      [at[0], at[1] - size],
+      [at[0] + size, at[1]],
+      [at[0] + size * 0.2, at[1] + size * 0.6],
+    ],
+    0.012,
+    c,
+    { alpha },
+  );
 }
 
 /** Every side of an outline bulges outwards. */
@@ -92,7 +185,10 @@ function scallop(knots: readonly Point[], bulge: number): Point[] {
 /** The shadow that hair throws on the forehead; painted inside the face. */
 export function paintHairShadow(f: FigureFrame, m: HeadModel, shade: Lch): void {
   const line = hairLine(f, m).map((q) => [q[0] + f.scene.light.direction[0] * 0.02, q[1] + 0.045] as Point);
-  f.flat(REGION.skin, [...line, m.place(0.6, -0.6), m.place(-0.7, -0.6)], mixLch(shade, f.person.hair.colour, 0.25), { plain: true, alpha: 0.3 });
+  f.flat(REGION.skin, [...line, m.place(0.6, -0.6), m.place(-0.7, -0.6)], mixLch(shade, f.person.hair.colour, 0.25), {
+    plain: true,
+    alpha: 0.3,
+  });
 }
 
 /** The hair on top of the head. */
@@ -112,19 +208,27 @@ export function paintHairCap(f: FigureFrame, m: HeadModel): void {
   });
   const curly = style === 'curly';
   const outline = curly
-    ? [...line, ...scallop(top.filter((_, i) => i % 5 === 0 || i === top.length - 1), -0.04)]
+    ? [
+        ...line,
+        ...scallop(
+          top.filter((_, i) => i % 5 === 0 || i === top.length - 1),
+          -0.04,
+        ),
+      ]
     : [...line, ...top];
-  const cap = f.pen(HAIR).shape(
-    wobble(resamplePath(f.path(outline), 3), Math.min(0.9, f.head * 0.004), Math.max(6, f.head * 0.09), 5),
-    colour,
-    {
-      strokes: style === 'plait' ? 0.9 : 1.2,
-      outline: curly ? 0 : f.detail ? f.lineWidth * 1.1 : f.lineWidth * 0.8,
-      shade: curly ? 0.4 : 1.2,
-      rim: curly ? 0 : 1.2,
-      volume: curly ? 0.4 : 0.9,
-    },
-  );
+  const cap = f
+    .pen(HAIR)
+    .shape(
+      wobble(resamplePath(f.path(outline), 3), Math.min(0.9, f.head * 0.004), Math.max(6, f.head * 0.09), 5),
+      colour,
+      {
+        strokes: style === 'plait' ? 0.9 : 1.2,
+        outline: curly ? 0 : f.detail ? f.lineWidth * 1.1 : f.lineWidth * 0.8,
+        shade: curly ? 0.4 : 1.2,
+        rim: curly ? 0 : 1.2,
+        volume: curly ? 0.4 : 0.9,
+      },
+    );
   if (f.detail) f.scene.inside(cap, () => strands(f, m));
   if (style === 'plait' && f.detail) wisps(f, m);
 }
@@ -143,7 +247,13 @@ function strands(f: FigureFrame, m: HeadModel): void {
     } else if (style === 'short' || style === 'bowl') {
       const a = r.range(-85 - m.yaw, 85 - m.yaw);
       const y = HAIR_LINE[style](turnOf(a));
-      f.stroke(HAIR, [m.on(a * 0.65, -0.47, 0, 1.03), m.on(a * 0.9, lerp(-0.4, y, 0.45), 0, 1.04), m.on(a, y - 0.01, 0, 1.02)], w, c, { alpha: r.range(0.3, 0.7) });
+      f.stroke(
+        HAIR,
+        [m.on(a * 0.65, -0.47, 0, 1.03), m.on(a * 0.9, lerp(-0.4, y, 0.45), 0, 1.04), m.on(a, y - 0.01, 0, 1.02)],
+        w,
+        c,
+        { alpha: r.range(0.3, 0.7) },
+      );
     } else {
       const side = r.chance(0.5) ? -1 : 1;
       const y0 = r.range(-0.46, -0.32);
@@ -151,18 +261,43 @@ function strands(f: FigureFrame, m: HeadModel): void {
       const q = r.next();
       const middle = side * r.range(30, 50);
       if ((side > 0 && m.yaw > 50) || m.facing(end) < -0.1 || m.facing(side * 40) < 0.05) continue;
-      f.stroke(HAIR, [m.on(side < 0 ? 6 : 10, y0, 0, 1.03), m.on(middle, lerp(-0.42, -0.12, q), 0, 1.05), m.on(end, lerp(-0.2, 0.22, q), 0, 1.04)], w, c, { alpha: r.range(0.35, 0.8) });
+      f.stroke(
+        HAIR,
+        [
+          m.on(side < 0 ? 6 : 10, y0, 0, 1.03),
+          m.on(middle, lerp(-0.42, -0.12, q), 0, 1.05),
+          m.on(end, lerp(-0.2, 0.22, q), 0, 1.04),
+        ],
+        w,
+        c,
+        { alpha: r.range(0.35, 0.8) },
+      );
     }
   }
-  if (style === 'plait' || style === 'long') f.stroke(HAIR, [m.on(8, -0.34), m.on(9, -0.44, 0, 1.04), m.on(12, -0.52, 0, 1.1)], 0.014, adjustLch(colour, -0.2), { alpha: 0.8 });
+  if (style === 'plait' || style === 'long')
+    f.stroke(HAIR, [m.on(8, -0.34), m.on(9, -0.44, 0, 1.04), m.on(12, -0.52, 0, 1.1)], 0.014, adjustLch(colour, -0.2), {
+      alpha: 0.8,
+    });
 }
 
 /** A few hairs that escaped the plait. */
 function wisps(f: FigureFrame, m: HeadModel): void {
   const light = mixLch(adjustLch(f.person.hair.colour, 0.1, 1, 6), f.scene.light.light, 0.18);
-  for (const [from, to, y0, y1] of [[20, 34, -0.28, -0.05], [-12, -30, -0.29, -0.08], [-52, -66, -0.05, 0.2], [58, 70, -0.04, 0.18], [-40, -62, -0.15, 0.12]]) {
+  for (const [from, to, y0, y1] of [
+    [20, 34, -0.28, -0.05],
+    [-12, -30, -0.29, -0.08],
+    [-52, -66, -0.05, 0.2],
+    [58, 70, -0.04, 0.18],
+    [-40, -62, -0.15, 0.12],
+  ]) {
     if (m.facing(to) < 0.05) continue;
-    f.stroke(HAIR, [m.on(from, y0, 0, 1.02), m.on((from + to) / 2 + 4, (y0 + y1) / 2 - 0.02, 0, 1.07), m.on(to, y1, 0, 1.05)], 0.014, light, { alpha: 0.9 });
+    f.stroke(
+      HAIR,
+      [m.on(from, y0, 0, 1.02), m.on((from + to) / 2 + 4, (y0 + y1) / 2 - 0.02, 0, 1.07), m.on(to, y1, 0, 1.05)],
+      0.014,
+      light,
+      { alpha: 0.9 },
+    );
   }
 }
 
@@ -185,11 +320,22 @@ export function paintPlait(f: FigureFrame, points: readonly Point[], width: numb
     const s = i % 2 ? 1 : -1;
     const mid: Point = [lerp(a[0], b[0], 0.45), lerp(a[1], b[1], 0.45)];
     const off = (p: Point, k: number): Point => [p[0] + nx * s * w * k, p[1] + ny * s * w * k];
-    f.shape(HAIR, [off(a, -0.25), off(a, 0.55), off(mid, 0.78), off(b, 0.25), off(b, -0.2), off(mid, -0.3)], adjustLch(colour, s * 0.012), { strokes: Math.atan2(dy, dx) + s * 0.5, shade: 1.2, rim: 1.1 });
+    f.shape(
+      HAIR,
+      [off(a, -0.25), off(a, 0.55), off(mid, 0.78), off(b, 0.25), off(b, -0.2), off(mid, -0.3)],
+      adjustLch(colour, s * 0.012),
+      { strokes: Math.atan2(dy, dx) + s * 0.5, shade: 1.2, rim: 1.1 },
+    );
     if (f.detail > 1)
       for (let k = 0; k < 3; k++) {
         const q = k * 0.22 - 0.05;
-        f.stroke(HAIR, [off(a, q), off(mid, q + 0.22), off(b, q * 0.3)], 0.009, adjustLch(colour, k % 2 ? 0.12 : -0.12), { alpha: 0.6 });
+        f.stroke(
+          HAIR,
+          [off(a, q), off(mid, q + 0.22), off(b, q * 0.3)],
+          0.009,
+          adjustLch(colour, k % 2 ? 0.12 : -0.12),
+          { alpha: 0.6 },
+        );
       }
   }
   const end = curve[last];
@@ -203,6 +349,8 @@ export function paintPlait(f: FigureFrame, points: readonly Point[], width: numb
     const y = end[1] + uy * w * along + ux * w * across;
     return corner ? [x, y, 1] : [x, y];
   };
-  f.shape(HAIR, [at(0, -0.6), at(0, 0.6), at(1.6, 0.9), at(3.4, 0, 1), at(1.5, -0.8)], colour, { strokes: Math.atan2(uy, ux) });
+  f.shape(HAIR, [at(0, -0.6), at(0, 0.6), at(1.6, 0.9), at(3.4, 0, 1), at(1.5, -0.8)], colour, {
+    strokes: Math.atan2(uy, ux),
+  });
   f.shape(REGION.garment, [at(-0.2, -0.75), at(-0.2, 0.75), at(0.5, 0.75), at(0.5, -0.75)], [0.45, 0.09, 150]);
 }

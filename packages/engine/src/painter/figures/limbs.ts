@@ -28,7 +28,13 @@ export interface LegPose {
  * Two-bone inverse kinematics: the joint between `from` and `to` for bones of two lengths (law of cosines). A target out
  * of reach is brought into it.
  */
-export function bendLimb(from: Point, to: Point, upper: number, lower: number, bend: 1 | -1): [joint: Point, end: Point] {
+export function bendLimb(
+  from: Point,
+  to: Point,
+  upper: number,
+  lower: number,
+  bend: 1 | -1,
+): [joint: Point, end: Point] {
   let dx = to[0] - from[0];
   let dy = to[1] - from[1];
   let distance = Math.hypot(dx, dy);
@@ -56,7 +62,13 @@ export function paintArm(f: FigureFrame, shoulder: Point, pose: ArmPose, sleeve:
   f.shape(
     REGION.garment,
     capsule(
-      [[shoulder[0] * 0.62, shoulder[1] - 0.1], [shoulder[0] * 0.98, shoulder[1]], between(shoulder, elbow, 0.4), elbow, cuff],
+      [
+        [shoulder[0] * 0.62, shoulder[1] - 0.1],
+        [shoulder[0] * 0.98, shoulder[1]],
+        between(shoulder, elbow, 0.4),
+        elbow,
+        cuff,
+      ],
       [0.16, 0.33, 0.37, 0.325, 0.3].map((w) => w * k),
       0.06,
     ),
@@ -72,13 +84,28 @@ export function paintArm(f: FigureFrame, shoulder: Point, pose: ArmPose, sleeve:
   const tip: Point = [cuff[0] + ux * 0.07, cuff[1] + uy * 0.07];
   f.shape(
     REGION.garment,
-    [[back[0] - uy * w, back[1] + ux * w, 1], [back[0] + uy * w, back[1] - ux * w, 1], [tip[0] + uy * w * 1.02, tip[1] - ux * w * 1.02, 1], [tip[0] - uy * w * 1.02, tip[1] + ux * w * 1.02, 1]],
+    [
+      [back[0] - uy * w, back[1] + ux * w, 1],
+      [back[0] + uy * w, back[1] - ux * w, 1],
+      [tip[0] + uy * w * 1.02, tip[1] - ux * w * 1.02, 1],
+      [tip[0] - uy * w * 1.02, tip[1] + ux * w * 1.02, 1],
+    ],
     adjustLch(sleeve, 0.03),
     { strokes: Math.atan2(uy, ux) + 1.57 },
   );
   const across = Math.atan2(elbow[1] - shoulder[1], elbow[0] - shoulder[0]) + 1.3;
   const fold = (at: Point, a: number, l: number) =>
-    f.stroke(REGION.garment, [[at[0] - Math.cos(a) * l, at[1] - Math.sin(a) * l], [at[0] + 0.02, at[1]], [at[0] + Math.cos(a) * l, at[1] + Math.sin(a) * l]], 0.014, mixLch(adjustLch(sleeve, -0.16), f.scene.light.shadow, 0.2), { alpha: 0.6, taper: [0.4, 0.4] });
+    f.stroke(
+      REGION.garment,
+      [
+        [at[0] - Math.cos(a) * l, at[1] - Math.sin(a) * l],
+        [at[0] + 0.02, at[1]],
+        [at[0] + Math.cos(a) * l, at[1] + Math.sin(a) * l],
+      ],
+      0.014,
+      mixLch(adjustLch(sleeve, -0.16), f.scene.light.shadow, 0.2),
+      { alpha: 0.6, taper: [0.4, 0.4] },
+    );
   fold(between(shoulder, elbow, 0.9), across, 0.09);
   fold(between(elbow, hand, 0.14), across + 0.4, 0.08);
   fold(between(shoulder, elbow, 0.7), across - 0.2, 0.06);
@@ -90,16 +117,33 @@ function paintHand(f: FigureFrame, at: Point, angle: number, grip: boolean, side
   const s = Math.sin(angle);
   const P = (u: number, v: number): Point => [at[0] + c * u - s * v * side, at[1] + s * u + c * v * side];
   const style = { texture: 0.3, rim: 0.6, line: 0.9 };
-  const finger = (points: Point[], widths: number[]) => f.shape(REGION.skin, capsule(points, widths, 0.03), adjustLch(skin, 0.008), { ...style, texture: 0, line: 0.75 });
+  const finger = (points: Point[], widths: number[]) =>
+    f.shape(REGION.skin, capsule(points, widths, 0.03), adjustLch(skin, 0.008), { ...style, texture: 0, line: 0.75 });
   if (!f.detail) {
     f.shape(REGION.skin, [P(-0.06, -0.08), P(0.1, -0.1), P(0.2, 0), P(0.1, 0.1), P(-0.06, 0.08)], skin, style);
   } else if (grip) {
-    f.shape(REGION.skin, [P(-0.1, -0.075), P(0.04, -0.1), P(0.14, -0.09), P(0.17, 0.02), P(0.12, 0.1), P(-0.02, 0.1), P(-0.1, 0.07)], skin, style);
+    f.shape(
+      REGION.skin,
+      [P(-0.1, -0.075), P(0.04, -0.1), P(0.14, -0.09), P(0.17, 0.02), P(0.12, 0.1), P(-0.02, 0.1), P(-0.1, 0.07)],
+      skin,
+      style,
+    );
     for (let i = 0; i < 4; i++) finger([P(i * 0.048, -0.085), P(i * 0.048 + 0.022, 0.075)], [0.06, 0.058]);
     finger([P(-0.06, -0.06), P(0.03, -0.105), P(0.12, -0.085)], [0.06, 0.065, 0.05]);
   } else {
-    f.shape(REGION.skin, [P(-0.1, -0.075), P(0.06, -0.1), P(0.14, -0.08), P(0.15, 0.08), P(0.04, 0.09), P(-0.1, 0.07)], skin, style);
-    for (const [v, l, spread] of [[-0.068, 0.13, -0.01], [-0.025, 0.16, 0], [0.02, 0.15, 0.01], [0.06, 0.12, 0.03]]) finger([P(0.11, v), P(0.13 + l, v + spread)], [0.055, 0.045]);
+    f.shape(
+      REGION.skin,
+      [P(-0.1, -0.075), P(0.06, -0.1), P(0.14, -0.08), P(0.15, 0.08), P(0.04, 0.09), P(-0.1, 0.07)],
+      skin,
+      style,
+    );
+    for (const [v, l, spread] of [
+      [-0.068, 0.13, -0.01],
+      [-0.025, 0.16, 0],
+      [0.02, 0.15, 0.01],
+      [0.06, 0.12, 0.03],
+    ])
+      finger([P(0.11, v), P(0.13 + l, v + spread)], [0.055, 0.045]);
     finger([P(-0.02, -0.07), P(0.06, -0.14), P(0.13, -0.15)], [0.065, 0.058, 0.045]);
   }
 }
@@ -108,7 +152,12 @@ function paintHand(f: FigureFrame, at: Point, angle: number, grip: boolean, side
 export function paintLeg(f: FigureFrame, pose: LegPose): void {
   const { girth: k, legs, boots } = f.person;
   const [knee, ankle] = bendLimb(pose.hip, pose.foot, 1.05, 1.05, pose.bend);
-  f.shape(REGION.garment, capsule([pose.hip, knee, between(knee, ankle, 0.6)], [0.46 * k, 0.36 * k, 0.32 * k], 0.06), legs, { strokes: 1.5, shade: 1.2 });
+  f.shape(
+    REGION.garment,
+    capsule([pose.hip, knee, between(knee, ankle, 0.6)], [0.46 * k, 0.36 * k, 0.32 * k], 0.06),
+    legs,
+    { strokes: 1.5, shade: 1.2 },
+  );
   const top = between(knee, ankle, 0.38);
   const length = Math.hypot(ankle[0] - knee[0], ankle[1] - knee[1]) || 1;
   const nx = -(ankle[1] - knee[1]) / length;
@@ -118,9 +167,27 @@ export function paintLeg(f: FigureFrame, pose: LegPose): void {
   const d = pose.toe;
   f.shape(
     REGION.garment,
-    [[top[0] + nx * w, top[1] + ny * w, 1], [top[0] - nx * w, top[1] - ny * w, 1], [ax - nx * 0.14, ay - ny * 0.14 - 0.05], [ax + d * 0.34, ay + 0.02], [ax + d * 0.36, ay + 0.13, 1], [ax - d * 0.14, ay + 0.13, 1], [ax + nx * 0.14, ay + ny * 0.14 - 0.05]],
+    [
+      [top[0] + nx * w, top[1] + ny * w, 1],
+      [top[0] - nx * w, top[1] - ny * w, 1],
+      [ax - nx * 0.14, ay - ny * 0.14 - 0.05],
+      [ax + d * 0.34, ay + 0.02],
+      [ax + d * 0.36, ay + 0.13, 1],
+      [ax - d * 0.14, ay + 0.13, 1],
+      [ax + nx * 0.14, ay + ny * 0.14 - 0.05],
+    ],
     boots,
     { strokes: 1.5, shade: 1.2 },
   );
-  if (f.detail) f.stroke(REGION.garment, [[top[0] + nx * w, top[1] + ny * w], [top[0] - nx * w, top[1] - ny * w]], 0.03, adjustLch(boots, 0.08), { taper: [0, 0] });
+  if (f.detail)
+    f.stroke(
+      REGION.garment,
+      [
+        [top[0] + nx * w, top[1] + ny * w],
+        [top[0] - nx * w, top[1] - ny * w],
+      ],
+      0.03,
+      adjustLch(boots, 0.08),
+      { taper: [0, 0] },
+    );
 }

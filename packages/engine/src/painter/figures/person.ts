@@ -6,8 +6,20 @@ export type HairStyle = 'plait' | 'short' | 'bowl' | 'curly' | 'bun' | 'long';
 export interface Person {
   readonly skin: Lch;
   /** Width and length against the usual (1); jaw, cheek and chin 0..1 from fine to heavy. */
-  readonly face: { readonly width: number; readonly length: number; readonly jaw: number; readonly cheek: number; readonly chin: number };
-  readonly eyes: { readonly size: number; readonly spacing: number; readonly colour: Lch; readonly tilt: number; readonly lashes: boolean };
+  readonly face: {
+    readonly width: number;
+    readonly length: number;
+    readonly jaw: number;
+    readonly cheek: number;
+    readonly chin: number;
+  };
+  readonly eyes: {
+    readonly size: number;
+    readonly spacing: number;
+    readonly colour: Lch;
+    readonly tilt: number;
+    readonly lashes: boolean;
+  };
   readonly brow: { readonly colour: Lch; readonly thickness: number; readonly arch: number; readonly angle: number };
   readonly nose: { readonly length: number; readonly width: number; readonly snub: number; readonly hook: number };
   readonly mouth: { readonly width: number; readonly fullness: number; readonly colour: Lch };

@@ -1,7 +1,12 @@
 import type { Path } from './point';
 
 /** Calls `fill(y, x0, x1)` for every row of pixels whose centres lie inside `path` (non-zero winding). */
-export function scanPath(path: Path, width: number, height: number, fill: (y: number, x0: number, x1: number) => void): void {
+export function scanPath(
+  path: Path,
+  width: number,
+  height: number,
+  fill: (y: number, x0: number, x1: number) => void,
+): void {
   let top = Infinity;
   let bottom = -Infinity;
   for (const q of path) {

@@ -6,7 +6,14 @@ import { REGION, type Region } from '../stage/region';
 import type { Scene } from '../stage/scene';
 
 /** A row of far hills: base line at `y` px, `amplitude` and `rough` (length of a feature) in units. */
-export function ridge(scene: Scene, y: number, amplitude: number, rough: number, colour: Lch, depth: number): ShapeNode {
+export function ridge(
+  scene: Scene,
+  y: number,
+  amplitude: number,
+  rough: number,
+  colour: Lch,
+  depth: number,
+): ShapeNode {
   const { width: W, random: r, noise, unit: u } = scene;
   const offset = r.next() * 100;
   const path: Point[] = [];
@@ -16,16 +23,31 @@ export function ridge(scene: Scene, y: number, amplitude: number, rough: number,
   path.push([W + 10, y + 10], [-10, y + 10]);
   return scene
     .pen({ region: REGION.hill, depth })
-    .shape(wobble(path, 0.7, 8, depth * 9), colour, { strokes: 0.05, volume: 0.4, shade: 0.2, rim: 0.8, texture: 0.9, mottled: true });
+    .shape(wobble(path, 0.7, 8, depth * 9), colour, {
+      strokes: 0.05,
+      volume: 0.4,
+      shade: 0.2,
+      rim: 0.8,
+      texture: 0.9,
+      mottled: true,
+    });
 }
 
 /** Far trees along a base line at `y` px, `height` px tall, between two parts of the width. */
-export function treeline(scene: Scene, y: number, height: number, colour: Lch, depth: number, from = -0.02, to = 1.02): ShapeNode {
+export function treeline(
+  scene: Scene,
+  y: number,
+  height: number,
+  colour: Lch,
+  depth: number,
+  from = -0.02,
+  to = 1.02,
+): ShapeNode {
   const { width: W, random: r, noise } = scene;
   const x0 = from * W;
   const x1 = to * W;
   const path: Point[] = [[x0, y + 4]];
-  for (let x = x0; x < x1; ) {
+  for (let x = x0; x < x1;) {
     const w = r.range(0.5, 1.3) * height;
     const t = (x - x0) / (x1 - x0);
     const ends = smoothstep(0, 0.12, t) * smoothstep(1, 0.88, t);
@@ -43,10 +65,22 @@ export function treeline(scene: Scene, y: number, height: number, colour: Lch, d
 }
 
 /** A bank of earth or grass from its outline (px). */
-export function bank(scene: Scene, outline: Path, colour: Lch, depth: number, region: Region = REGION.ground, style: ShapeStyle = {}): ShapeNode {
+export function bank(
+  scene: Scene,
+  outline: Path,
+  colour: Lch,
+  depth: number,
+  region: Region = REGION.ground,
+  style: ShapeStyle = {},
+): ShapeNode {
   return scene
     .pen({ region, depth })
-    .shape(wobble(spline(outline, true), 1.3, 14, depth * 17), colour, { strokes: 0.02, shade: 0.5, texture: 1.2, ...style });
+    .shape(wobble(spline(outline, true), 1.3, 14, depth * 17), colour, {
+      strokes: 0.02,
+      shade: 0.5,
+      texture: 1.2,
+      ...style,
+    });
 }
 
 /** A flat grassy island between x0 and x1 (px), its upper edge at `y`, `h` px thick. */

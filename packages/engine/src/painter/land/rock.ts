@@ -5,7 +5,17 @@ import { REGION } from '../stage/region';
 import type { Scene } from '../stage/scene';
 
 /** A rock standing on (x, y) px, `w` x `h` px, with facets; `flat` 0.7 is a dome, 0.25 a long shelf. */
-export function rock(scene: Scene, x: number, y: number, w: number, h: number, colour: Lch, depth: number, knobs = 8, flat = 0.7): void {
+export function rock(
+  scene: Scene,
+  x: number,
+  y: number,
+  w: number,
+  h: number,
+  colour: Lch,
+  depth: number,
+  knobs = 8,
+  flat = 0.7,
+): void {
   const r = scene.random;
   const path: Point[] = [[x - w / 2, y + 3]];
   for (let i = 0; i <= knobs; i++) {
@@ -15,13 +25,25 @@ export function rock(scene: Scene, x: number, y: number, w: number, h: number, c
   }
   path.push([x + w / 2, y + 3]);
   const pen = scene.pen({ region: REGION.rock, depth });
-  const body = pen.shape(wobble(path, 1.3, 10, x), colour, { strokes: 1, volume: 1, shade: 0.9, texture: 1.5, mottled: true });
+  const body = pen.shape(wobble(path, 1.3, 10, x), colour, {
+    strokes: 1,
+    volume: 1,
+    shade: 0.9,
+    texture: 1.5,
+    mottled: true,
+  });
   scene.inside(body, () => {
     for (let i = 0; i < knobs * 1.6; i++) {
       const px = x + r.bell() * w * 0.3;
       const py = y - r.next() * h * 0.9;
       const q = Math.min(r.range(0.08, 0.2) * w, h * 0.7);
-      const facet: Point[] = [[px, py], [px + q * 0.5, py - q * 0.25], [px + q, py + q * 0.1], [px + q * 0.55, py + q * 0.7], [px - q * 0.1, py + q * 0.5]];
+      const facet: Point[] = [
+        [px, py],
+        [px + q * 0.5, py - q * 0.25],
+        [px + q, py + q * 0.1],
+        [px + q * 0.55, py + q * 0.7],
+        [px - q * 0.1, py + q * 0.5],
+      ];
       const c = r.chance(0.5) ? mixLch(colour, [0.25, 0.05, 270], 0.45) : mixLch(colour, [0.85, 0.05, 80], 0.25);
       pen.shape(wobble(facet, 1, 10, i + x), c, { alpha: 0.55, volume: 0.4, rim: 0.6, shade: 0.3 });
     }

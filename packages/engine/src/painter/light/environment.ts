@@ -21,7 +21,13 @@ export interface Environment {
   readonly fog: number;
   /** Near the horizon, near the viewer. */
   readonly water: readonly [Lch, Lch];
-  readonly sun?: { readonly elevation: number; readonly radius: number; readonly colour: Lch; readonly glow: number; readonly moon?: boolean };
+  readonly sun?: {
+    readonly elevation: number;
+    readonly radius: number;
+    readonly colour: Lch;
+    readonly glow: number;
+    readonly moon?: boolean;
+  };
   /** Number of stars, 0..1. */
   readonly stars: number;
   /** Direction in which light travels, unit-ish, y down. */
@@ -42,7 +48,11 @@ const TIMES: Readonly<Record<Time, Environment>> = {
   dawn: {
     ...COMMON,
     time: 'dawn',
-    sky: [[0.74, 0.055, 255], [0.86, 0.05, 350], [0.93, 0.075, 75]],
+    sky: [
+      [0.74, 0.055, 255],
+      [0.86, 0.05, 350],
+      [0.93, 0.075, 75],
+    ],
     haze: [0.885, 0.05, 62],
     light: [0.95, 0.1, 78],
     shadow: [0.46, 0.075, 285],
@@ -52,7 +62,10 @@ const TIMES: Readonly<Record<Time, Environment>> = {
     lift: 0,
     chroma: 1,
     fog: 1.75,
-    water: [[0.9, 0.06, 66], [0.6, 0.06, 248]],
+    water: [
+      [0.9, 0.06, 66],
+      [0.6, 0.06, 248],
+    ],
     sun: { elevation: 0.13, radius: 17, colour: [0.975, 0.07, 85], glow: 1 },
     direction: [0.75, 0.55],
     vignette: 0.16,
@@ -62,7 +75,11 @@ const TIMES: Readonly<Record<Time, Environment>> = {
   morning: {
     ...COMMON,
     time: 'morning',
-    sky: [[0.7, 0.08, 238], [0.83, 0.05, 222], [0.95, 0.04, 95]],
+    sky: [
+      [0.7, 0.08, 238],
+      [0.83, 0.05, 222],
+      [0.95, 0.04, 95],
+    ],
     haze: [0.92, 0.03, 150],
     light: [0.98, 0.075, 90],
     shadow: [0.46, 0.075, 268],
@@ -72,7 +89,10 @@ const TIMES: Readonly<Record<Time, Environment>> = {
     lift: 0.025,
     chroma: 1.03,
     fog: 1.6,
-    water: [[0.87, 0.045, 190], [0.54, 0.075, 232]],
+    water: [
+      [0.87, 0.045, 190],
+      [0.54, 0.075, 232],
+    ],
     sun: { elevation: 0.42, radius: 15, colour: [0.985, 0.05, 95], glow: 0.9 },
     direction: [0.7, 0.65],
     vignette: 0.14,
@@ -82,7 +102,11 @@ const TIMES: Readonly<Record<Time, Environment>> = {
   noon: {
     ...COMMON,
     time: 'noon',
-    sky: [[0.68, 0.095, 240], [0.8, 0.065, 225], [0.94, 0.03, 190]],
+    sky: [
+      [0.68, 0.095, 240],
+      [0.8, 0.065, 225],
+      [0.94, 0.03, 190],
+    ],
     haze: [0.9, 0.03, 215],
     light: [0.985, 0.055, 98],
     shadow: [0.45, 0.08, 262],
@@ -92,7 +116,10 @@ const TIMES: Readonly<Record<Time, Environment>> = {
     lift: 0.04,
     chroma: 1.05,
     fog: 1.35,
-    water: [[0.84, 0.05, 205], [0.5, 0.085, 225]],
+    water: [
+      [0.84, 0.05, 205],
+      [0.5, 0.085, 225],
+    ],
     direction: [0.6, 0.8],
     vignette: 0.14,
     figureKeep: 0.1,
@@ -100,7 +127,11 @@ const TIMES: Readonly<Record<Time, Environment>> = {
   dusk: {
     ...COMMON,
     time: 'dusk',
-    sky: [[0.4, 0.095, 292], [0.62, 0.125, 12], [0.86, 0.13, 68]],
+    sky: [
+      [0.4, 0.095, 292],
+      [0.62, 0.125, 12],
+      [0.86, 0.13, 68],
+    ],
     haze: [0.66, 0.1, 22],
     light: [0.88, 0.135, 62],
     shadow: [0.27, 0.075, 292],
@@ -110,7 +141,10 @@ const TIMES: Readonly<Record<Time, Environment>> = {
     lift: -0.07,
     chroma: 0.95,
     fog: 1.7,
-    water: [[0.83, 0.12, 62], [0.36, 0.085, 295]],
+    water: [
+      [0.83, 0.12, 62],
+      [0.36, 0.085, 295],
+    ],
     sun: { elevation: 0.05, radius: 22, colour: [0.93, 0.13, 70], glow: 1.1 },
     direction: [-0.85, 0.3],
     vignette: 0.26,
@@ -120,7 +154,11 @@ const TIMES: Readonly<Record<Time, Environment>> = {
   night: {
     ...COMMON,
     time: 'night',
-    sky: [[0.22, 0.06, 275], [0.31, 0.06, 262], [0.46, 0.055, 235]],
+    sky: [
+      [0.22, 0.06, 275],
+      [0.31, 0.06, 262],
+      [0.46, 0.055, 235],
+    ],
     haze: [0.39, 0.05, 245],
     light: [0.86, 0.12, 78],
     shadow: [0.14, 0.04, 278],
@@ -130,7 +168,10 @@ const TIMES: Readonly<Record<Time, Environment>> = {
     lift: -0.17,
     chroma: 0.82,
     fog: 1.5,
-    water: [[0.44, 0.055, 238], [0.21, 0.05, 268]],
+    water: [
+      [0.44, 0.055, 238],
+      [0.21, 0.05, 268],
+    ],
     stars: 1,
     direction: [0.5, 0.7],
     vignette: 0.32,
@@ -140,7 +181,11 @@ const TIMES: Readonly<Record<Time, Environment>> = {
   moonlight: {
     ...COMMON,
     time: 'moonlight',
-    sky: [[0.27, 0.065, 265], [0.42, 0.065, 248], [0.66, 0.05, 215]],
+    sky: [
+      [0.27, 0.065, 265],
+      [0.42, 0.065, 248],
+      [0.66, 0.05, 215],
+    ],
     haze: [0.56, 0.045, 225],
     light: [0.93, 0.035, 190],
     shadow: [0.17, 0.055, 268],
@@ -150,7 +195,10 @@ const TIMES: Readonly<Record<Time, Environment>> = {
     lift: -0.13,
     chroma: 0.75,
     fog: 1.7,
-    water: [[0.62, 0.05, 218], [0.23, 0.06, 258]],
+    water: [
+      [0.62, 0.05, 218],
+      [0.23, 0.06, 258],
+    ],
     sun: { elevation: 0.62, radius: 24, colour: [0.96, 0.03, 100], glow: 0.8, moon: true },
     stars: 0.5,
     direction: [0.7, 0.65],
@@ -169,15 +217,25 @@ const repaint = (e: Environment, change: Change): Pick<Environment, 'sky' | 'haz
 });
 
 function underWeather(e: Environment, weather: Weather): Environment {
-  const veil = (grey: Lch, amount: number) => repaint(e, (c) => mixLch(c, [(c[0] + grey[0]) / 2, grey[1], grey[2]], amount));
-  const paleSun = (k: number) => e.sun && { ...e.sun, colour: mixLch(e.sun.colour, e.haze, k), glow: e.sun.glow * (1 - k) };
+  const veil = (grey: Lch, amount: number) =>
+    repaint(e, (c) => mixLch(c, [(c[0] + grey[0]) / 2, grey[1], grey[2]], amount));
+  const paleSun = (k: number) =>
+    e.sun && { ...e.sun, colour: mixLch(e.sun.colour, e.haze, k), glow: e.sun.glow * (1 - k) };
   switch (weather) {
     case 'clear':
       return e;
     case 'cloudy':
       return { ...e, weather, ...veil([0.74, 0.018, 240], 0.45), chroma: e.chroma * 0.9, sun: paleSun(0.5), stars: 0 };
     case 'fog':
-      return { ...e, weather, ...veil([0.82, 0.012, 200], 0.66), fog: e.fog * 2.6, chroma: e.chroma * 0.8, sun: paleSun(0.4), stars: 0 };
+      return {
+        ...e,
+        weather,
+        ...veil([0.82, 0.012, 200], 0.66),
+        fog: e.fog * 2.6,
+        chroma: e.chroma * 0.8,
+        sun: paleSun(0.4),
+        stars: 0,
+      };
     case 'rain':
       return {
         ...e,
@@ -195,9 +253,16 @@ function underWeather(e: Environment, weather: Weather): Environment {
       return {
         ...e,
         weather,
-        sky: [[0.3 * dark, 0.035, 250], [0.45 * dark, 0.04, 225], [0.76 * dark, 0.06, 150]],
+        sky: [
+          [0.3 * dark, 0.035, 250],
+          [0.45 * dark, 0.04, 225],
+          [0.76 * dark, 0.06, 150],
+        ],
         haze: [0.58 * dark, 0.04, 190],
-        water: [[0.6 * dark, 0.05, 175], [0.27 * dark, 0.05, 215]],
+        water: [
+          [0.6 * dark, 0.05, 175],
+          [0.27 * dark, 0.05, 215],
+        ],
         light: [0.93, 0.07, 120],
         shadow: [0.2, 0.05, 255],
         tint: [0.42, 0.05, 220],
@@ -215,7 +280,15 @@ function underWeather(e: Environment, weather: Weather): Environment {
       };
     }
     case 'snow':
-      return { ...e, weather, ...veil([0.82, 0.018, 245], 0.5), fog: e.fog * 1.5, chroma: e.chroma * 0.85, sun: paleSun(0.4), stars: 0 };
+      return {
+        ...e,
+        weather,
+        ...veil([0.82, 0.018, 245], 0.5),
+        fog: e.fog * 1.5,
+        chroma: e.chroma * 0.85,
+        sun: paleSun(0.4),
+        stars: 0,
+      };
   }
 }
 
@@ -234,7 +307,13 @@ function inSeason(e: Environment, season: Season): Environment {
         haze: mixLch(e.haze, [e.haze[0], 0.06, 75], 0.5),
       };
     case 'winter':
-      return { ...e, season, tint: mixLch(e.tint, [0.84, 0.025, 250], 0.45), tintAmount: e.tintAmount + 0.06, chroma: e.chroma * 0.9 };
+      return {
+        ...e,
+        season,
+        tint: mixLch(e.tint, [0.84, 0.025, 250], 0.45),
+        tintAmount: e.tintAmount + 0.06,
+        chroma: e.chroma * 0.9,
+      };
   }
 }
 

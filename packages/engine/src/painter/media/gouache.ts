@@ -1,4 +1,10 @@
-import { createCanvas, type Canvas, type CanvasGradient, type CanvasPattern, type SKRSContext2D } from '@napi-rs/canvas';
+import {
+  createCanvas,
+  type Canvas,
+  type CanvasGradient,
+  type CanvasPattern,
+  type SKRSContext2D,
+} from '@napi-rs/canvas';
 import { adjustLch, clamp, cssOf, lerp, mixLch, Random, type Lch } from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { boundsOf, type Bounds } from '../geometry/point';
@@ -117,7 +123,12 @@ export class GouacheRenderer {
   protected reflected(context: SKRSContext2D, n: GroupNode, mirror: Reflection): void {
     const { width: W, height: H, noise } = this.scene;
     const raw = boundsOfNode(n);
-    const box = [Math.max(-20, Math.floor(raw[0])), Math.max(-20, Math.floor(raw[1])), Math.min(W + 20, Math.ceil(raw[2])), Math.min(H + 20, Math.ceil(raw[3]))];
+    const box = [
+      Math.max(-20, Math.floor(raw[0])),
+      Math.max(-20, Math.floor(raw[1])),
+      Math.min(W + 20, Math.ceil(raw[2])),
+      Math.min(H + 20, Math.ceil(raw[3])),
+    ];
     const w = box[2] - box[0];
     const h = box[3] - box[1];
     if (w < 2 || h < 2) return;
@@ -138,9 +149,24 @@ export class GouacheRenderer {
       const sourceY = (mirror.y - box[1] - (r + step)) * OVERSAMPLING;
       if (sourceY < 0) break;
       const deep = r / (reach || 1);
-      const sway = (noise.at(r * 0.35 + mirror.y, 3.3) * 1.6 + Math.sin(r * 0.9 + mirror.y) * 0.8) * (mirror.sway ?? 1.6) * (0.4 + deep * 1.5);
-      context.globalAlpha = clamp((mirror.alpha ?? 0.75) * (1 - deep * 0.65) * (0.75 + 0.25 * noise.at(r * 0.5, 9.1 + mirror.y)));
-      context.drawImage(tinted, 0, sourceY, tinted.width, Math.max(1, step * OVERSAMPLING), box[0] + sway, mirror.y + r * 0.9, w, step * 0.9 + 0.6);
+      const sway =
+        (noise.at(r * 0.35 + mirror.y, 3.3) * 1.6 + Math.sin(r * 0.9 + mirror.y) * 0.8) *
+        (mirror.sway ?? 1.6) *
+        (0.4 + deep * 1.5);
+      context.globalAlpha = clamp(
+        (mirror.alpha ?? 0.75) * (1 - deep * 0.65) * (0.75 + 0.25 * noise.at(r * 0.5, 9.1 + mirror.y)),
+      );
+      context.drawImage(
+        tinted,
+        0,
+        sourceY,
+        tinted.width,
+        Math.max(1, step * OVERSAMPLING),
+        box[0] + sway,
+        mirror.y + r * 0.9,
+        w,
+        step * 0.9 + 0.6,
+      );
     }
     context.globalAlpha = 1;
     context.drawImage(layer, box[0], box[1], w, h);
@@ -200,7 +226,11 @@ export class GouacheRenderer {
           shadow,
           rim: e.rim * (1 + k),
         };
-        const glowing = mixLch([clamp(lit.colour[0] + 0.22), lit.colour[1] * 1.35, lit.colour[2]], [0.85, 0.12, 72], 0.28);
+        const glowing = mixLch(
+          [clamp(lit.colour[0] + 0.22), lit.colour[1] * 1.35, lit.colour[2]],
+          [0.85, 0.12, 72],
+          0.28,
+        );
         lit = { ...lit, colour: mixLch(lit.colour, glowing, k * 0.62), volume: (lit.volume ?? 0.5) * (1 + k * 0.9) };
       }
     return [lit, light];
@@ -251,12 +281,24 @@ export class GouacheRenderer {
       const width = Math.min(r.range(5, 18), Math.min(w, h) * 0.45);
       let c = adjustLch(colourAt(n, px, py, bounds), r.bell() * 0.035 * near, 1 + r.bell() * 0.12, r.bell() * 7 * near);
       if (n.volume !== 0 && !n.gradient) {
-        const u = 2 * (((px - (bounds[0] + w / 2)) * light.direction[0]) / (w || 1) + ((py - (bounds[1] + h / 2)) * light.direction[1]) / (h || 1));
+        const u =
+          2 *
+          (((px - (bounds[0] + w / 2)) * light.direction[0]) / (w || 1) +
+            ((py - (bounds[1] + h / 2)) * light.direction[1]) / (h || 1));
         c = u < 0 ? mixLch(c, light.light, -u * 0.16 * near) : mixLch(c, light.shadow, u * 0.26 * near);
       }
       const dx = (Math.cos(a) * length) / 2;
       const dy = (Math.sin(a) * length) / 2;
-      bristleDab(context, r, [px - dx, py - dy, px + dx, py + dy], width, c, 0.32, Math.max(3, Math.round(width / 2.2)), r.bell() * 4);
+      bristleDab(
+        context,
+        r,
+        [px - dx, py - dy, px + dx, py + dy],
+        width,
+        c,
+        0.32,
+        Math.max(3, Math.round(width / 2.2)),
+        r.bell() * 4,
+      );
     }
   }
 
@@ -317,7 +359,13 @@ export class GouacheRenderer {
     context.save();
     if (!n.stain) context.globalCompositeOperation = 'screen';
     const fill = context.createRadialGradient(n.x, n.y, 0, n.x, n.y, n.radius);
-    for (const [at, k] of [[0, 1], [0.25, 0.5], [0.6, 0.14], [1, 0]] as const) fill.addColorStop(at, cssOf(n.colour, n.alpha * k));
+    for (const [at, k] of [
+      [0, 1],
+      [0.25, 0.5],
+      [0.6, 0.14],
+      [1, 0],
+    ] as const)
+      fill.addColorStop(at, cssOf(n.colour, n.alpha * k));
     context.fillStyle = fill;
     context.fillRect(n.x - n.radius, n.y - n.radius, n.radius * 2, n.radius * 2);
     context.restore();
@@ -328,7 +376,12 @@ export class GouacheRenderer {
     context.translate(n.x + n.width / 2, n.y);
     context.scale(n.width / 2, n.height);
     const fill = context.createRadialGradient(0, 0, 0, 0, 0, 1);
-    for (const [at, k] of [[0, 0.62], [0.5, 0.3], [1, 0]] as const) fill.addColorStop(at, cssOf(n.colour, n.alpha * k));
+    for (const [at, k] of [
+      [0, 0.62],
+      [0.5, 0.3],
+      [1, 0],
+    ] as const)
+      fill.addColorStop(at, cssOf(n.colour, n.alpha * k));
     context.fillStyle = fill;
     context.fillRect(-1, -1, 2, 2);
     context.restore();

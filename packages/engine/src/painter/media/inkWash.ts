@@ -94,7 +94,10 @@ export class InkWashRenderer extends GouacheRenderer {
       context.stroke();
     }
     tracePath(context, n.path);
-    for (const [width, alpha, dark] of [[2.6, 0.38, -0.16], [7, 0.16, -0.1]] as const) {
+    for (const [width, alpha, dark] of [
+      [2.6, 0.38, -0.16],
+      [7, 0.16, -0.1],
+    ] as const) {
       context.strokeStyle = cssOf(adjustLch(colour, dark, 1.2), alpha);
       context.lineWidth = width;
       context.stroke();
@@ -108,12 +111,13 @@ export class InkWashRenderer extends GouacheRenderer {
   #pen(context: SKRSContext2D, n: ShapeNode, bounds: Bounds): void {
     const w = bounds[2] - bounds[0];
     const h = bounds[3] - bounds[1];
-    if (n.plain || n.region === REGION.none || n.region === REGION.sky || Math.max(w, h) <= 5 || (n.alpha ?? 1) <= 0.45) return;
+    if (n.plain || n.region === REGION.none || n.region === REGION.sky || Math.max(w, h) <= 5 || (n.alpha ?? 1) <= 0.45)
+      return;
     const r = this.random;
     const near = Math.exp(-n.depth * 1.9);
     context.fillStyle = cssOf(INK, 0.35 + 0.6 * near);
     const path = resamplePath([...n.path, n.path[0]], 3.5, false);
-    for (let i = 0; i < path.length - 2; ) {
+    for (let i = 0; i < path.length - 2;) {
       const length = Math.round(r.range(18, 60));
       if (n.region !== REGION.cloud || r.chance(0.6)) {
         const width = (0.7 + 1.15 * near) * (n.region === REGION.water ? 0.7 : 1);
@@ -153,7 +157,8 @@ export class InkWashRenderer extends GouacheRenderer {
       context.fillStyle = cssOf(mixLch(colour, PAPER, 0.35), 0.75);
       context.fill();
       context.fillStyle = cssOf(INK, 0.5 * Math.exp(-n.depth * 1.6));
-      if (this.random.chance(0.55)) taperedLine(context, path.slice(0, path.length >> 1), 0.9, this.random.next() * 9, 0.1, 0.5);
+      if (this.random.chance(0.55))
+        taperedLine(context, path.slice(0, path.length >> 1), 0.9, this.random.next() * 9, 0.1, 0.5);
     }
   }
 
@@ -181,7 +186,8 @@ export class InkWashRenderer extends GouacheRenderer {
       const edge = 16 + 5 * noise.at(x / 38 / k, y / 38 / k) + 2.5 * noise.at(x / 7 / k, y / 7 / k);
       const bare = smoothstep(edge + 1.2, edge - 1.2, m);
       const gathered = 0.1 * Math.exp(-(((m - edge - 2.2) / 1.8) ** 2));
-      for (let c = 0; c < 3; c++) data[t + c] = lerp(data[t + c] * (1 - gathered), paper[c] - 2 + 3 * (random.next() - 0.5), bare);
+      for (let c = 0; c < 3; c++)
+        data[t + c] = lerp(data[t + c] * (1 - gathered), paper[c] - 2 + 3 * (random.next() - 0.5), bare);
     });
   }
 }

@@ -99,7 +99,7 @@ export class LinocutRenderer extends GouacheRenderer {
     context.clip();
     hatchLines(bounds, direction, gap, (ax, ay, bx, by) => {
       const length = Math.hypot(bx - ax, by - ay);
-      for (let t = -r.next() * 0.1; t < 1; ) {
+      for (let t = -r.next() * 0.1; t < 1;) {
         const l = r.range(10, flat ? 70 : 34) / length;
         const [px, py] = [lerp(ax, bx, t + l / 2), lerp(ay, by, t + l / 2)];
         if (px > bounds[0] - 9 && px < bounds[2] + 9 && py > bounds[1] - 9 && py < bounds[3] + 9) {
@@ -206,7 +206,8 @@ export class LinocutRenderer extends GouacheRenderer {
     editPixels(context, w, h, (data, t, x, y) => {
       const missed = noise.at(x / 1.3, y / 1.3) + 0.7 * noise.at(x / 22, y / 22) + 0.25 * random.next();
       const grain = (random.next() - 0.5) * 7 + noise.at(x / 3, y / 3) * 4;
-      const border = fromEdge(x, y, w, h) / k < 13 + 2.2 * noise.at(x / 17 / k, y / 17 / k) + 0.8 * noise.at(x / 3, y / 3);
+      const border =
+        fromEdge(x, y, w, h) / k < 13 + 2.2 * noise.at(x / 17 / k, y / 17 / k) + 0.8 * noise.at(x / 3, y / 3);
       for (let c = 0; c < 3; c++) {
         if (border) data[t + c] = paper[c] - random.next() * 6;
         else data[t + c] = missed > 1.22 ? lerp(data[t + c], paper[c], 0.75) : clamp(data[t + c] + grain, 0, 255);
@@ -218,7 +219,8 @@ export class LinocutRenderer extends GouacheRenderer {
 /** Hair, cloth, walls and windows of a strong warm colour print in the accent ink. */
 function isWarm({ region, colour: [L, C, h] }: ShapeNode): boolean {
   const hue = (h + 360) % 360;
-  const holder = region === REGION.hair || region === REGION.garment || region === REGION.building || region === REGION.window;
+  const holder =
+    region === REGION.hair || region === REGION.garment || region === REGION.building || region === REGION.window;
   return holder && C > 0.085 && (hue < 52 || hue > 340) && L > 0.33;
 }
 

@@ -1,5 +1,16 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
-import { adjustLch, clamp, cssOf, lchToRgb, lerp, mixLch, Random, smoothstep, ValueNoise, type Lch } from '@urbild/core';
+import {
+  adjustLch,
+  clamp,
+  cssOf,
+  lchToRgb,
+  lerp,
+  mixLch,
+  Random,
+  smoothstep,
+  ValueNoise,
+  type Lch,
+} from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { boundsOf } from '../geometry/point';
 import type { ShapeNode } from '../stage/displayList';
@@ -31,8 +42,14 @@ export class PastelRenderer extends GouacheRenderer {
     context.save();
     tracePath(context, n.path);
     context.globalAlpha = (n.alpha ?? 1) * (n.plain ? 0.95 : 0.68);
-    const under: ShapeNode = { ...n, colour: mixLch(n.colour, this.paper, 0.2), toColour: n.toColour && mixLch(n.toColour, this.paper, 0.2) };
-    context.fillStyle = n.plain ? cssOf(adjustLch(n.colour, 0.02, 1.1)) : this.baseFill(context, under, bounds, this.light);
+    const under: ShapeNode = {
+      ...n,
+      colour: mixLch(n.colour, this.paper, 0.2),
+      toColour: n.toColour && mixLch(n.toColour, this.paper, 0.2),
+    };
+    context.fillStyle = n.plain
+      ? cssOf(adjustLch(n.colour, 0.02, 1.1))
+      : this.baseFill(context, under, bounds, this.light);
     context.fill();
     context.globalAlpha = 1;
     if (!n.plain && Math.max(w, h) > 8 && (n.alpha ?? 1) > 0.3) {
@@ -56,7 +73,7 @@ export class PastelRenderer extends GouacheRenderer {
     context.lineCap = 'round';
     hatchLines(bounds, usual + pass * 0.42 + r.bell() * 0.05, gap * (pass ? 1.7 : 1), (ax, ay, bx, by) => {
       const length = Math.hypot(bx - ax, by - ay);
-      for (let t = -r.next() * 0.2; t < 1; ) {
+      for (let t = -r.next() * 0.2; t < 1;) {
         const l = r.range(16, 54) / length;
         const [px, py] = [lerp(ax, bx, t + l / 2), lerp(ay, by, t + l / 2)];
         if (px > bounds[0] - 20 && px < bounds[2] + 20 && py > bounds[1] - 20 && py < bounds[3] + 20) {
@@ -68,7 +85,12 @@ export class PastelRenderer extends GouacheRenderer {
           context.lineWidth = gap * r.range(0.55, 1.15);
           context.beginPath();
           context.moveTo(lerp(ax, bx, t), lerp(ay, by, t) + r.bell());
-          context.quadraticCurveTo(px + r.bell() * 1.5, py + r.bell() * 1.5, lerp(ax, bx, t + l), lerp(ay, by, t + l) + r.bell());
+          context.quadraticCurveTo(
+            px + r.bell() * 1.5,
+            py + r.bell() * 1.5,
+            lerp(ax, bx, t + l),
+            lerp(ay, by, t + l) + r.bell(),
+          );
           context.stroke();
         }
         t += l * r.range(0.75, 1.1);
@@ -83,9 +105,11 @@ export class PastelRenderer extends GouacheRenderer {
     const random = new Random(5);
     const paper = lchToRgb(this.paper);
     editPixels(context, w, h, (data, t, x, y) => {
-      const tooth = noise.at(x / 1.25, y / 1.25) * 0.5 + noise.at(x / 0.8 + 40, y / 0.8) * 0.35 + (random.next() - 0.5) * 0.7;
+      const tooth =
+        noise.at(x / 1.25, y / 1.25) * 0.5 + noise.at(x / 0.8 + 40, y / 0.8) * 0.35 + (random.next() - 0.5) * 0.7;
       const bare = smoothstep(0.22, 1.05, tooth) * 0.5;
-      for (let c = 0; c < 3; c++) data[t + c] = clamp(lerp(data[t + c], paper[c], bare) + (random.next() - 0.5) * 6, 0, 255);
+      for (let c = 0; c < 3; c++)
+        data[t + c] = clamp(lerp(data[t + c], paper[c], bare) + (random.next() - 0.5) * 6, 0, 255);
     });
   }
 }

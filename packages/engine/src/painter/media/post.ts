@@ -30,7 +30,8 @@ export function displacePixels(context: SKRSContext2D, w: number, h: number, amo
       const t = (y * w + x) * 4;
       for (let k = 0; k < 3; k++) {
         target[t + k] =
-          (source[p + k] * (1 - a) + source[p + 4 + k] * a) * (1 - b) + (source[q + k] * (1 - a) + source[q + 4 + k] * a) * b;
+          (source[p + k] * (1 - a) + source[p + 4 + k] * a) * (1 - b) +
+          (source[q + k] * (1 - a) + source[q + 4 + k] * a) * b;
       }
       target[t + 3] = 255;
     }

@@ -127,12 +127,7 @@ export function colourAt(n: ShapeNode, px: number, py: number, bounds = boundsOf
 }
 
 /** -1 towards the light, 1 away from it, for a point in a box. */
-export const lightSide = (
-  bounds: Bounds,
-  direction: readonly [number, number],
-  px: number,
-  py: number,
-): number => {
+export const lightSide = (bounds: Bounds, direction: readonly [number, number], px: number, py: number): number => {
   const w = bounds[2] - bounds[0] || 1;
   const h = bounds[3] - bounds[1] || 1;
   return ((px - (bounds[0] + w / 2)) * direction[0]) / w + ((py - (bounds[1] + h / 2)) * direction[1]) / h;

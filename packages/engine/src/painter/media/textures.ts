@@ -39,9 +39,12 @@ export function textureTile(name: TextureName): Canvas {
   const speck = Float32Array.from({ length: SIDE * SIDE }, () => random.bell());
   const grain = (x: number, y: number) => speck[(y % SIDE) * SIDE + (x % SIDE)];
   const value: Record<TextureName, (x: number, y: number) => number> = {
-    dry: (x, y) => 0.5 + 0.55 * broad.fractal(x / 60, y / 2.6, 3) + 0.25 * fine.fractal(x / 14, y / 9, 2) + 0.05 * grain(x, y),
-    mottled: (x, y) => 0.5 + 0.5 * broad.fractal(x / 46, y / 46, 4) + 0.22 * fine.fractal(x / 5, y / 5, 2) + 0.05 * grain(x, y),
-    paper: (x, y) => 0.5 + 0.3 * broad.fractal(x / 3.2, y / 3.2, 2) + 0.1 * fine.fractal(x / 30, y / 30, 2) + 0.07 * grain(x, y),
+    dry: (x, y) =>
+      0.5 + 0.55 * broad.fractal(x / 60, y / 2.6, 3) + 0.25 * fine.fractal(x / 14, y / 9, 2) + 0.05 * grain(x, y),
+    mottled: (x, y) =>
+      0.5 + 0.5 * broad.fractal(x / 46, y / 46, 4) + 0.22 * fine.fractal(x / 5, y / 5, 2) + 0.05 * grain(x, y),
+    paper: (x, y) =>
+      0.5 + 0.3 * broad.fractal(x / 3.2, y / 3.2, 2) + 0.1 * fine.fractal(x / 30, y / 30, 2) + 0.07 * grain(x, y),
   };
   const tile = makeTile(value[name]);
   made.set(name, tile);

@@ -66,15 +66,30 @@ export class WoodblockRenderer extends GouacheRenderer {
       const inks = n.gradient.stops.map(([, c]) => this.#ink(c));
       const last = inks[inks.length - 1];
       if (n.region === REGION.sky) {
-        return blend([[0, inks[0]], [0.26, mixLch(inks[0], inks[1], 0.75)], [0.4, inks[1]], [0.78, inks[1]], [1, last]]);
+        return blend([
+          [0, inks[0]],
+          [0.26, mixLch(inks[0], inks[1], 0.75)],
+          [0.4, inks[1]],
+          [0.78, inks[1]],
+          [1, last],
+        ]);
       }
       const middle = inks[Math.min(2, inks.length - 1)];
-      return blend([[0, inks[0]], [0.3, middle], [0.62, middle], [1, last]]);
+      return blend([
+        [0, inks[0]],
+        [0.3, middle],
+        [0.62, middle],
+        [1, last],
+      ]);
     }
     const colour = this.#ink(n.colour);
     if (n.plain || size <= 1500) return cssOf(colour);
     const end = this.#ink(n.toColour ?? mixLch(n.colour, this.light.shadow, 0.3));
-    return blend([[0, colour], [0.5, colour], [1, mixLch(colour, end, 0.7)]]);
+    return blend([
+      [0, colour],
+      [0.5, colour],
+      [1, mixLch(colour, end, 0.7)],
+    ]);
   }
 
   protected override line(context: SKRSContext2D, n: LineNode): void {

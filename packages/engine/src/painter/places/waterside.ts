@@ -18,8 +18,18 @@ const FRAME_GREEN: Lch = [0.27, 0.055, 130];
 function foregroundReeds(scene: Scene, leftEnd: number, rightStart: number, height: number): void {
   const { width: W, height: H, unit: u } = scene;
   const style = { step: 11, width: 3.6 * u, heads: 0.1, lit: 0.22 };
-  reedBank(scene, -12, W * leftEnd, () => H + 6 * u, height * u, FRAME_GREEN, 0, { ...style, count: 6, wind: 0.12, scale: (x) => 0.35 + 0.85 * smoothstep(W * leftEnd, 0, x) });
-  reedBank(scene, W * rightStart, W * 1.03, () => H + 6 * u, height * 0.8 * u, FRAME_GREEN, 0, { ...style, count: 5, wind: -0.1, scale: (x) => 0.3 + 0.8 * smoothstep(W * rightStart, W, x) });
+  reedBank(scene, -12, W * leftEnd, () => H + 6 * u, height * u, FRAME_GREEN, 0, {
+    ...style,
+    count: 6,
+    wind: 0.12,
+    scale: (x) => 0.35 + 0.85 * smoothstep(W * leftEnd, 0, x),
+  });
+  reedBank(scene, W * rightStart, W * 1.03, () => H + 6 * u, height * 0.8 * u, FRAME_GREEN, 0, {
+    ...style,
+    count: 5,
+    wind: -0.1,
+    scale: (x) => 0.3 + 0.8 * smoothstep(W * rightStart, W, x),
+  });
 }
 
 /** Calm water under a sky, or a rough sea in a storm. */
@@ -40,14 +50,42 @@ export const marsh: Place = (scene, hints) => {
   mill(scene, W * 0.2, hz + 4 * u, 92 * u, 0.56, 0.35, [0.5, 0.05, 50], true);
   stiltHouse(scene, W * 0.86, hz + 20 * u, 96 * u, 0.45, { smoke: true });
   islet(scene, W * 0.52, W * 0.78, hz + 34 * u, 8 * u, 0.4, [0.52, 0.08, 110]);
-  reedBank(scene, W * 0.53, W * 0.77, () => hz + 37 * u, 18 * u, [0.55, 0.08, 95], 0.38, { step: 6, width: 1.2 * u, wind: 0.15 });
+  reedBank(scene, W * 0.53, W * 0.77, () => hz + 37 * u, 18 * u, [0.55, 0.08, 95], 0.38, {
+    step: 6,
+    width: 1.2 * u,
+    wind: 0.15,
+  });
   mist(scene, hz + 8 * u, 22 * u, 0.42);
   const shore = H * 0.8;
-  bank(scene, [[-20, H + 20, 1], [-20, shore - 6 * u], [W * 0.4, shore - 16 * u], [W * 0.8, shore - 4 * u], [W * 1.05, shore + 2 * u], [W * 1.05, H + 20, 1]], [0.48, 0.085, 112], 0.12);
-  reedBank(scene, -10, W * 0.2, (x) => shore - 6 * u - x * 0.03, 60 * u, [0.5, 0.085, 96], 0.12, { width: 2 * u, wind: 0.16, plumes: 0.12, scale: (x) => 0.5 + 0.6 * smoothstep(W * 0.2, 0, x) });
+  bank(
+    scene,
+    [
+      [-20, H + 20, 1],
+      [-20, shore - 6 * u],
+      [W * 0.4, shore - 16 * u],
+      [W * 0.8, shore - 4 * u],
+      [W * 1.05, shore + 2 * u],
+      [W * 1.05, H + 20, 1],
+    ],
+    [0.48, 0.085, 112],
+    0.12,
+  );
+  reedBank(scene, -10, W * 0.2, (x) => shore - 6 * u - x * 0.03, 60 * u, [0.5, 0.085, 96], 0.12, {
+    width: 2 * u,
+    wind: 0.16,
+    plumes: 0.12,
+    scale: (x) => 0.5 + 0.6 * smoothstep(W * 0.2, 0, x),
+  });
   meadowFlecks(scene, shore, H, 60, [0.52, 0.09, 105], 0.12);
   foregroundReeds(scene, 0.1, 0.82, 110);
-  return { x: W * 0.42, y: shore + 26 * u, head: 52 * u, depth: 0.05, horizon: hz, boat: { x: W * 0.5, y: hz + 128 * u } };
+  return {
+    x: W * 0.42,
+    y: shore + 26 * u,
+    head: 52 * u,
+    depth: 0.05,
+    horizon: hz,
+    boat: { x: W * 0.5, y: hz + 128 * u },
+  };
 };
 
 export const reedChannel: Place = (scene, hints) => {
@@ -69,12 +107,20 @@ export const reedChannel: Place = (scene, hints) => {
       width: (depth > 0.4 ? 1.2 : 2.1) * u,
       wind,
       plumes: 0.13,
-      scale: (x) => (x0 < 0.3 ? 0.55 + 0.6 * smoothstep(W * x1, W * x0, x) : 0.5 + 0.65 * smoothstep(W * x0, W * x1, x)),
+      scale: (x) =>
+        x0 < 0.3 ? 0.55 + 0.6 * smoothstep(W * x1, W * x0, x) : 0.5 + 0.65 * smoothstep(W * x0, W * x1, x),
     });
   }
   mist(scene, hz + 10 * u, 24 * u, 0.45);
   foregroundReeds(scene, 0.3, 0.84, 165);
-  return { x: W * 0.56, y: hz + 150 * u, head: 34 * u, depth: 0.05, horizon: hz, boat: { x: W * 0.53, y: hz + 148 * u } };
+  return {
+    x: W * 0.56,
+    y: hz + 150 * u,
+    head: 34 * u,
+    depth: 0.05,
+    horizon: hz,
+    boat: { x: W * 0.53, y: hz + 148 * u },
+  };
 };
 
 export const stiltVillage: Place = (scene, hints) => {
@@ -82,12 +128,24 @@ export const stiltVillage: Place = (scene, hints) => {
   const hz = horizonOf(scene, hints, 0.46);
   openWater(scene, hz, 0.44);
   treeline(scene, hz + 1, 12 * u, [0.4, 0.05, 200], 0.66, 0.2, 0.66);
-  for (const [x, y, s, depth] of [[0.6, 5, 46, 0.6], [0.24, 6, 44, 0.6], [0.7, 11, 66, 0.48], [0.32, 10, 56, 0.5]]) {
-    stiltHouse(scene, W * (x + r.range(-0.015, 0.015)), hz + y * u, s * u, depth, { smoke: r.chance(0.5), flip: r.chance(0.5) });
+  for (const [x, y, s, depth] of [
+    [0.6, 5, 46, 0.6],
+    [0.24, 6, 44, 0.6],
+    [0.7, 11, 66, 0.48],
+    [0.32, 10, 56, 0.5],
+  ]) {
+    stiltHouse(scene, W * (x + r.range(-0.015, 0.015)), hz + y * u, s * u, depth, {
+      smoke: r.chance(0.5),
+      flip: r.chance(0.5),
+    });
   }
   mist(scene, hz + 8 * u, 20 * u, 0.3);
   stiltHouse(scene, W * 0.9, hz + 48 * u, 158 * u, 0.26, { flip: true, lamp: true, wall: [0.55, 0.09, 45] });
-  stiltHouse(scene, W * 0.08, hz + 90 * u, 226 * u, 0.1, { lamp: true, wall: [0.5, 0.06, 200], roof: [0.42, 0.06, 35] });
+  stiltHouse(scene, W * 0.08, hz + 90 * u, 226 * u, 0.1, {
+    lamp: true,
+    wall: [0.5, 0.06, 200],
+    roof: [0.42, 0.06, 35],
+  });
   cloudStreaks(scene, hz * 0.3, hz * 0.6, 2, mixLch(e.sky[2], e.light, 0.35), 0.25);
   foregroundReeds(scene, 0.08, 0.86, 90);
   return { x: W * 0.44, y: H * 0.82, head: 46 * u, depth: 0.05, horizon: hz, boat: { x: W * 0.53, y: hz + 172 * u } };

@@ -19,7 +19,15 @@ function rain(scene: Scene, alpha: number, count: number): void {
     const x = r.next() * W * 1.2;
     const y = r.next() * H * 1.1 - 20;
     const l = r.range(12, 34) * u;
-    pen.line([[x, y], [x - l * 0.3, y + l]], r.range(0.5, 1.2) * u, mixLch(e.haze, e.light, 0.5), { alpha: alpha * r.range(0.4, 1) });
+    pen.line(
+      [
+        [x, y],
+        [x - l * 0.3, y + l],
+      ],
+      r.range(0.5, 1.2) * u,
+      mixLch(e.haze, e.light, 0.5),
+      { alpha: alpha * r.range(0.4, 1) },
+    );
   }
 }
 
@@ -28,7 +36,10 @@ function snow(scene: Scene, count: number): void {
   const pen = scene.pen({ region: REGION.none, depth: 0, raw: true });
   for (let i = 0; i < count; i++) {
     const radius = r.range(0.7, 2.6) * u * (r.chance(0.08) ? 1.8 : 1);
-    pen.shape(ellipse(r.next() * W, r.next() * H, radius, radius * 0.9, 0, 9), [0.98, 0.008, 250], { plain: true, alpha: r.range(0.5, 0.95) });
+    pen.shape(ellipse(r.next() * W, r.next() * H, radius, radius * 0.9, 0, 9), [0.98, 0.008, 250], {
+      plain: true,
+      alpha: r.range(0.5, 0.95),
+    });
   }
 }
 

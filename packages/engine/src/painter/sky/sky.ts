@@ -15,7 +15,14 @@ export function paintSky(scene: Scene, horizon: number, sunX = 0.68): SkyLight |
   const { width: W, light: e, random: r, unit: u } = scene;
   const pen = scene.pen({ region: REGION.sky, depth: 1, raw: true });
   const sheet = pen.shape(rectangle(-5, -5, W + 10, horizon + 14), e.sky[1], {
-    gradient: { line: [0, 0, W * 0.06, horizon], stops: [[0, e.sky[0]], [0.52, e.sky[1]], [1, e.sky[2]]] },
+    gradient: {
+      line: [0, 0, W * 0.06, horizon],
+      stops: [
+        [0, e.sky[0]],
+        [0.52, e.sky[1]],
+        [1, e.sky[2]],
+      ],
+    },
     rim: 0,
     shade: 0,
     strokes: 0.03,
@@ -39,11 +46,21 @@ export function paintSky(scene: Scene, horizon: number, sunX = 0.68): SkyLight |
     at = { x, y };
     pen.glow(x, y, radius * 9, colour, 0.42 * glow);
     pen.glow(x, y, radius * 3.4, colour, 0.5 * glow);
-    const disc = pen.with({ region: REGION.sun }).shape(wobble(ellipse(x, y, radius, radius), 0.8, 20, 3), colour, { plain: true });
+    const disc = pen
+      .with({ region: REGION.sun })
+      .shape(wobble(ellipse(x, y, radius, radius), 0.8, 20, 3), colour, { plain: true });
     if (moon) {
       scene.inside(disc, () => {
-        for (const [a, b, q] of [[-0.3, -0.2, 0.26], [0.25, 0.1, 0.2], [-0.1, 0.4, 0.16], [0.35, -0.4, 0.12]]) {
-          pen.shape(ellipse(x + a * radius, y + b * radius, q * radius, q * radius * 0.85), [0.86, 0.03, 110], { alpha: 0.4, plain: true });
+        for (const [a, b, q] of [
+          [-0.3, -0.2, 0.26],
+          [0.25, 0.1, 0.2],
+          [-0.1, 0.4, 0.16],
+          [0.35, -0.4, 0.12],
+        ]) {
+          pen.shape(ellipse(x + a * radius, y + b * radius, q * radius, q * radius * 0.85), [0.86, 0.03, 110], {
+            alpha: 0.4,
+            plain: true,
+          });
         }
       });
     }
@@ -67,7 +84,14 @@ export function cloudBank(scene: Scene, y: number, count: number, scale: number,
   const { width: W, random: r, unit: u } = scene;
   for (let i = 0; i < count; i++) {
     const w = r.range(70, 190) * scale * u;
-    cloud(scene, r.range(-0.05, 1.05) * W, y + r.bell() * (style.spread ?? 18) * u, w, w * r.range(0.16, 0.3) * (style.tall ?? 1), style);
+    cloud(
+      scene,
+      r.range(-0.05, 1.05) * W,
+      y + r.bell() * (style.spread ?? 18) * u,
+      w,
+      w * r.range(0.16, 0.3) * (style.tall ?? 1),
+      style,
+    );
   }
 }
 
@@ -100,16 +124,20 @@ function cloud(scene: Scene, x: number, y: number, w: number, h: number, style: 
   ]);
   scene
     .pen({ region: REGION.cloud, depth: 1, raw: true })
-    .shape(wobble([...path, ...spline(under, false)], 0.9, 9, r.integer(0, 99)), style.top ?? mixLch(e.sky[2], e.light, 0.45), {
-      toColour: style.bottom ?? mixLch(e.sky[1], e.shadow, 0.12),
-      alpha: style.alpha ?? 0.93,
-      volume: 0.6,
-      shade: 0.4,
-      rim: 0.7,
-      strokes: 0,
-      texture: 0.8,
-      mottled: true,
-    });
+    .shape(
+      wobble([...path, ...spline(under, false)], 0.9, 9, r.integer(0, 99)),
+      style.top ?? mixLch(e.sky[2], e.light, 0.45),
+      {
+        toColour: style.bottom ?? mixLch(e.sky[1], e.shadow, 0.12),
+        alpha: style.alpha ?? 0.93,
+        volume: 0.6,
+        shade: 0.4,
+        rim: 0.7,
+        strokes: 0,
+        texture: 0.8,
+        mottled: true,
+      },
+    );
 }
 
 /** Thin bands of cloud between two heights (px). */
@@ -121,7 +149,15 @@ export function cloudStreaks(scene: Scene, y0: number, y1: number, count: number
     const x = r.range(-0.1, 1) * W;
     const w = r.range(0.15, 0.55) * W;
     const h = r.range(2, 8) * u * (1 - ((y - y0) / (y1 - y0)) * 0.5);
-    const path = ribbon([[x, y], [x + w * 0.3, y - h * 0.5], [x + w * 0.7, y + h * 0.2], [x + w, y - h * 0.2]], [0.5, h, h * 0.7, 0.5]);
+    const path = ribbon(
+      [
+        [x, y],
+        [x + w * 0.3, y - h * 0.5],
+        [x + w * 0.7, y + h * 0.2],
+        [x + w, y - h * 0.2],
+      ],
+      [0.5, h, h * 0.7, 0.5],
+    );
     pen.shape(wobble(path, 0.9, 12, i), colour, { alpha: alpha * r.range(0.6, 1), rim: 0.6, shade: 0, strokes: 0 });
   }
 }
@@ -162,9 +198,24 @@ export function paintClouds(scene: Scene, horizon: number): void {
       }
       return;
     case 'storm':
-      cloudBank(scene, horizon * 0.16, 6, 2.6, { top: [0.42, 0.035, 245], bottom: [0.27, 0.035, 255], tall: 1.4, spread: 40 });
-      cloudBank(scene, horizon * 0.4, 6, 2, { top: [0.52, 0.04, 225], bottom: [0.36, 0.035, 245], tall: 1.2, spread: 30 });
+      cloudBank(scene, horizon * 0.16, 6, 2.6, {
+        top: [0.42, 0.035, 245],
+        bottom: [0.27, 0.035, 255],
+        tall: 1.4,
+        spread: 40,
+      });
+      cloudBank(scene, horizon * 0.4, 6, 2, {
+        top: [0.52, 0.04, 225],
+        bottom: [0.36, 0.035, 245],
+        tall: 1.2,
+        spread: 30,
+      });
       cloudBank(scene, horizon * 0.64, 6, 1.4, { top: [0.6, 0.045, 180], bottom: [0.44, 0.04, 215], spread: 16 });
-      cloudBank(scene, horizon * 0.84, 5, 0.9, { top: [0.68, 0.055, 140], bottom: [0.55, 0.05, 180], spread: 8, alpha: 0.8 });
+      cloudBank(scene, horizon * 0.84, 5, 0.9, {
+        top: [0.68, 0.055, 140],
+        bottom: [0.55, 0.05, 180],
+        spread: 8,
+        alpha: 0.8,
+      });
   }
 }

@@ -19,7 +19,8 @@ export function seenBy(camera: Camera, nodes: readonly Node[]): Node[] {
 function moved(camera: Camera, n: Node): Node {
   const { scale, dx, dy } = camera;
   const colour = (c: Lch) => mixLch(c, camera.haze, camera.veil);
-  const path = (p: Path): Point[] => p.map(([x, y, corner]) => (corner ? [x * scale + dx, y * scale + dy, 1] : [x * scale + dx, y * scale + dy]));
+  const path = (p: Path): Point[] =>
+    p.map(([x, y, corner]) => (corner ? [x * scale + dx, y * scale + dy, 1] : [x * scale + dx, y * scale + dy]));
   switch (n.kind) {
     case 'group': {
       const group: GroupNode = { ...n, children: seenBy(camera, n.children) };

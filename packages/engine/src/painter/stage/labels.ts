@@ -22,7 +22,14 @@ export function labelMap(scene: Scene): Uint8Array {
     if (n.kind === 'group') n.children.forEach((child) => visit(child, mask));
     else if (n.kind === 'blades') n.blades.forEach((b) => fill(b.path, n.region, mask));
     else if (n.kind === 'line' && n.region !== REGION.none && n.width > 1.5 && n.alpha >= 0.5) {
-      fill(ribbon(n.path, n.path.map(() => n.width)), n.region, mask);
+      fill(
+        ribbon(
+          n.path,
+          n.path.map(() => n.width),
+        ),
+        n.region,
+        mask,
+      );
     } else if (n.kind === 'shape') {
       if (n.region !== REGION.none && (n.alpha ?? 1) >= 0.5) fill(n.path, n.region, mask);
       if (!n.children?.length) return;

@@ -58,7 +58,11 @@ export class Scene {
   /** A local colour under the light of the scene at a depth (0 near, 1 far). */
   grade(colour: Lch, depth: number, keep = 0): Lch {
     const e = this.light;
-    let graded: Lch = [clamp((colour[0] - 0.5) * e.contrast + 0.5 + e.lift, 0.03, 0.99), colour[1] * e.chroma, colour[2]];
+    let graded: Lch = [
+      clamp((colour[0] - 0.5) * e.contrast + 0.5 + e.lift, 0.03, 0.99),
+      colour[1] * e.chroma,
+      colour[2],
+    ];
     graded = mixLch(graded, e.tint, e.tintAmount);
     if (keep) graded = mixLch(graded, colour, keep);
     return mixLch(graded, e.haze, (1 - Math.exp(-depth * e.fog)) * 0.96);
@@ -131,7 +135,12 @@ export class Pen {
     });
   }
 
-  line(path: Path, width: number, colour: Lch, style: { alpha?: number; taper?: readonly [number, number] } = {}): void {
+  line(
+    path: Path,
+    width: number,
+    colour: Lch,
+    style: { alpha?: number; taper?: readonly [number, number] } = {},
+  ): void {
     this.scene.add({
       kind: 'line',
       path,

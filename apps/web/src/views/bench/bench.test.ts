@@ -1,0 +1,64 @@
+import fc from 'fast-check';
+import { CHANNELS, GIVES, sharesAt, type Influence } from '@urbild/core';
+import type { Mix, Reference, Take } from '../../api/client';
+import { lookupIn, newInfluence, showsMix, warningsFor } from './influences';
+import { sharesFor } from './shares';
+
+const reference = (kind: Reference['kind'], id = kind): Reference => ({ id, kind, title: `a ${kind}` }) as Reference;
+
+test('the chart shows the shares of the formula, and all of them together sum to 1', () => {
+  const span = fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }));
+  const influence = fc
+    .record({
+      id: fc.uuid(),
+      gives: fc.constantFrom(...GIVES),
+      weight: fc.double({ min: 0, max: 2, noNaN: true }),
+      span,
+      on: fc.boolean(),
+    })
+    .map(({ span: s, ...rest }): Influence => ({ ...rest, from: Math.min(...s), to: Math.max(...s) }));
+  fc.assert(
+    fc.property(fc.array(influence, { maxLength: 4 }), fc.double({ min: 0, max: 1, noNaN: true }), (influences, t) => {
+      const mix = { influences, balance: 1 };
+      for (const c of CHANNELS) expect(sharesFor(mix, c, t).influences).toEqual([...sharesAt(mix, c, t).influences]);
+      const all = sharesFor(mix, 'all', t);
+      expect(all.words + all.influences.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+      expect(Math.min(all.words, ...all.influences)).toBeGreaterThanOrEqual(-1e-9);
+    }),
+  );
+});
+
+test('every kind of reference has first values that raise no warning', () => {
+  for (const kind of ['style', 'character', 'face', 'image'] as const) {
+    const influence = newInfluence(reference(kind));
+    const mix = { influences: [influence], settings: { aspect: '3:2', seed: 1, balance: 1 } } as unknown as Mix;
+    expect(warningsFor(mix, lookupIn([reference(kind)]), ['look', 'palette', 'everything'])).toEqual([]);
+  }
+  expect(newInfluence(reference('style')).id).not.toBe(newInfluence(reference('style')).id);
+});
+
+test('warnings speak of references by their titles', () => {
+  const influence = { ...newInfluence(reference('style')), weight: 3 };
+  const mix = { influences: [influence], settings: { aspect: '3:2', seed: 1, balance: 1 } } as unknown as Mix;
+  expect(
+    warningsFor(mix, lookupIn([reference('style')]), undefined)
+      .map((w) => w.cause)
+      .join(),
+  ).toContain('a style');
+  expect(
+    warningsFor(mix, lookupIn([]), undefined)
+      .map((w) => w.cause)
+      .join(),
+  ).toContain('was put away');
+});
+
+test('a take shows a mix only if words, seed and influences are the same', () => {
+  const influences = [newInfluence(reference('style'))];
+  const mix = { prompt: 'marsh', settings: { seed: 4 }, influences } as unknown as Mix;
+  const take = { prompt: 'marsh', seed: 4, influences: structuredClone(influences) } as unknown as Take;
+  expect(showsMix(take, mix)).toBe(true);
+  const { id, ...rest } = influences[0];
+  expect(showsMix({ ...take, influences: [{ ...rest, id }] }, mix)).toBe(true);
+  expect(showsMix({ ...take, seed: 5 }, mix)).toBe(false);
+  expect(showsMix({ ...take, influences: [{ ...influences[0], weight: 0.1 }] }, mix)).toBe(false);
+});

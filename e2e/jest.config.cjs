@@ -1,0 +1,11 @@
+/** The browser tests, against the built application. */
+const { projects } = require('../jest.config.cjs');
+
+module.exports = {
+  ...projects[0],
+  displayName: 'e2e',
+  rootDir: `${__dirname}/..`,
+  roots: ['<rootDir>/e2e/src'],
+  testMatch: ['**/*.e2e.ts'],
+  testTimeout: 240000,
+};

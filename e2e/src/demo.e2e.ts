@@ -1,0 +1,66 @@
+import { mkdir } from 'fs/promises';
+import path from 'path';
+import { Browser } from './browser';
+import { ROOT, RunningStudio } from './studio';
+
+const SHOTS = path.join(ROOT, 'docs/screenshots');
+
+let studio: RunningStudio;
+let browser: Browser;
+beforeAll(async () => {
+  await mkdir(SHOTS, { recursive: true });
+  studio = await RunningStudio.start({ demo: true });
+  browser = await Browser.open();
+});
+afterAll(async () => {
+  await browser.close();
+  await studio.remove();
+});
+
+test('the demo studio draws itself, with progress on the screen', async () => {
+  await browser.driver.get(`${studio.url}/library`);
+  await browser.until('the progress of the demo', async () =>
+    (await (await browser.find('header')).getText()).includes('Drawing the demo studio'),
+  );
+  const seconds = await studio.idle();
+  console.log(`the demo studio was drawn in ${seconds.toFixed(0)} s`);
+  const references = await studio.get<{ kind: string }[]>('/references');
+  const count = (kind: string) => references.filter((r) => r.kind === kind).length;
+  expect(count('style')).toBeGreaterThanOrEqual(6);
+  expect(count('character')).toBeGreaterThanOrEqual(3);
+  expect(count('face')).toBeGreaterThanOrEqual(2);
+  expect(count('image')).toBeGreaterThanOrEqual(2);
+  const [mix] = await studio.get<{ influences: unknown[] }[]>('/mixes');
+  expect(mix.influences).toHaveLength(3);
+  const [series] = await studio.get<{ shots: { current: boolean; takes: { status: string }[] }[] }[]>('/series');
+  expect(series.shots.map((s) => [s.current, s.takes[0].status])).toEqual([
+    [true, 'done'],
+    [true, 'done'],
+    [true, 'done'],
+  ]);
+});
+
+/** Waits until every picture on the page is there, then keeps a screenshot. */
+async function keep(
+  name: string,
+  address: string,
+  ready: string,
+  before: () => Promise<void> = async () => {},
+): Promise<void> {
+  await browser.driver.get(studio.url + address);
+  await browser.find(ready);
+  await before();
+  await browser.until('all pictures', () =>
+    browser.driver.executeScript<boolean>('return [...document.images].every((i) => i.complete && i.naturalWidth > 0)'),
+  );
+  await new Promise((resolve) => setTimeout(resolve, 600));
+  await browser.screenshot(path.join(SHOTS, `${name}.png`));
+}
+
+test('the main views are kept as pictures', async () => {
+  await keep('library', '/library', '[role=option]', async () =>
+    (await browser.find('[role=option][aria-label^="Carved quay"]')).click(),
+  );
+  await keep('bench', '/bench', 'img[data-testid="take-picture"]');
+  await keep('series', '/series', 'img[data-testid="shot-picture"]');
+});

@@ -1,0 +1,64 @@
+import { spawn, type ChildProcess } from 'child_process';
+import { mkdtemp, rm } from 'fs/promises';
+import os from 'os';
+import path from 'path';
+
+export const ROOT = path.resolve(__dirname, '../..');
+
+/** The built application on a free port over a data folder of its own. */
+export class RunningStudio {
+  private constructor(
+    private child: ChildProcess,
+    readonly url: string,
+    readonly dataDir: string,
+  ) {}
+
+  static async start({ demo = false, dataDir }: { demo?: boolean; dataDir?: string } = {}): Promise<RunningStudio> {
+    const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-e2e-')));
+    const args = [
+      path.join(ROOT, 'apps/server/dist/main.js'),
+      '--port',
+      '0',
+      '--data',
+      folder,
+      ...(demo ? [] : ['--no-demo']),
+    ];
+    const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
+    const url = await new Promise<string>((resolve, reject) => {
+      let text = '';
+      child.stdout.on('data', (chunk: Buffer) => {
+        text += chunk.toString();
+        const found = /http:\/\/\S+/.exec(text);
+        if (found) resolve(found[0]);
+      });
+      child.on('exit', (code) => reject(new Error(`the studio ended with ${code}; was it built?`)));
+    });
+    return new RunningStudio(child, url, folder);
+  }
+
+  async get<T>(address: string): Promise<T> {
+    return (await (await fetch(`${this.url}/api/v1${address}`)).json()) as T;
+  }
+
+  /** Waits until the demo is drawn and nothing is in line. */
+  async idle(seconds = 180): Promise<number> {
+    const since = Date.now();
+    for (;;) {
+      const { demo, line } = await this.get<{ demo: { done: number; total: number }; line: string[] }>('/studio');
+      if (demo.done >= demo.total && !line.length) return (Date.now() - since) / 1000;
+      if (Date.now() - since > seconds * 1000) throw new Error(`still busy after ${seconds} s`);
+      await new Promise((resolve) => setTimeout(resolve, 300));
+    }
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    const ended = new Promise((resolve) => this.child.on('exit', resolve));
+    this.child.kill(signal);
+    await ended;
+  }
+
+  async remove(): Promise<void> {
+    await this.stop();
+    await rm(this.dataDir, { recursive: true, force: true });
+  }
+}

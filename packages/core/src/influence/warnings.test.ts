@@ -1,0 +1,66 @@
+import { GIVES, type Influence, type Weighing } from './types';
+import { warningsOf, type MixWarning, type WarningKind } from './warnings';
+
+const give = (id: string, fields: Partial<Influence> = {}): Influence => ({
+  id,
+  gives: 'look',
+  weight: 0.8,
+  from: 0,
+  to: 1,
+  on: true,
+  ...fields,
+});
+const mixOf = (...influences: Influence[]): Weighing => ({ influences, balance: 1 });
+const kinds = (warnings: readonly MixWarning[]): WarningKind[] => warnings.map((w) => w.kind);
+/** The mix after the one click that a warning offers. */
+const mended = (mix: Weighing, w: MixWarning): Weighing => ({
+  ...mix,
+  influences: mix.influences.map((i) => ({ ...i, ...w.mend?.changes.find((c) => c.influence === i.id)?.set })),
+});
+
+test('a sound mix has none', () => {
+  expect(warningsOf(mixOf(give('a'), give('b', { gives: 'palette', weight: 0.3, to: 0.6 })))).toEqual([]);
+  expect(warningsOf(mixOf())).toEqual([]);
+});
+
+const CASES = (
+  [
+    ['drowned-words', mixOf(give('a', { gives: 'layout', weight: 1 }))],
+    ['drowned-reference', mixOf(give('a', { weight: 1 }), give('b', { gives: 'palette', weight: 0.05 }))],
+    ['dilution', mixOf(give('a', { weight: 0.4 }), give('b', { weight: 0.4 }), give('c', { weight: 0.35 }))],
+    ['over-literal', mixOf(give('a', { weight: 1 }), give('b', { weight: 0.9 }))],
+    ['span-misses', mixOf(give('a', { gives: 'layout', weight: 0.5, from: 0.6 }))],
+    ['weight-beyond', mixOf(give('a', { weight: 3, to: 0.2 }))],
+    ['not-supported', mixOf(give('a', { gives: 'pose' })), { supported: ['look', 'palette'] }],
+    ['word-look-clash', mixOf(give('a')), { wordMedium: 'pastel', mediumOf: { a: 'linocut' } }],
+  ] as [WarningKind, Weighing, Parameters<typeof warningsOf>[1]?][]
+).map(([kind, mix, context]) => ({ kind, mix, context }));
+
+test.each(CASES)('$kind is told, and its mend cures it', ({ kind, mix, context }) => {
+  const warning = warningsOf(mix, context).find((w) => w.kind === kind);
+  expect(warning?.cause).toMatch(/\.$/);
+  expect(warning?.mend?.changes.length).toBeGreaterThan(0);
+  let now = mix;
+  // some mends are a step, not a leap: a few clicks at most
+  for (let click = 0; click < 4; click++) {
+    const still = warningsOf(now, context).find((w) => w.kind === kind);
+    if (!still) break;
+    now = mended(now, still);
+  }
+  expect(kinds(warningsOf(now, context))).not.toContain(kind);
+});
+
+test('what is off is not warned of', () => {
+  for (const { mix, context } of CASES) {
+    const off = { ...mix, influences: mix.influences.map((i) => ({ ...i, on: false })) };
+    expect(warningsOf(off, context)).toEqual([]);
+  }
+});
+
+test('causes speak of references by their names', () => {
+  const [warning] = warningsOf(mixOf(give('a', { gives: 'pose' })), {
+    supported: GIVES.filter((g) => g !== 'pose'),
+    names: { a: 'Carved quay' },
+  });
+  expect(warning.cause).toContain('Carved quay');
+});

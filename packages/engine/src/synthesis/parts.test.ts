@@ -1,0 +1,71 @@
+import { createPicture, type Picture } from '@urbild/core';
+import { REGION } from '../painter/stage/region';
+import { LeastRecentlyUsed } from './cache';
+import { contourLines, detailMask } from './detail';
+import { planSynthesis, type ReadInfluence } from './plan';
+import { extremesOf, fillKeyLines, hasKeyLines, measureRidges } from './ridges';
+
+/** Grey with thin lines of another lightness. */
+function ruled(background: number, line: number, every = 12): Picture {
+  const p = createPicture(256, 256);
+  p.planes[0].forEach((_, i) => (p.planes[0][i] = (i % 256) % every < 2 ? line : background));
+  return p;
+}
+
+test('thin dark lines are told from thin light ones, and filled', () => {
+  const dark = measureRidges(ruled(0.8, 0.1));
+  const light = measureRidges(ruled(0.2, 0.9));
+  expect(dark.dark).toBeGreaterThan(3 * dark.light);
+  expect(light.light).toBeGreaterThan(3 * light.dark);
+  expect([hasKeyLines(dark), hasKeyLines(light)]).toEqual([true, false]);
+  expect(Math.min(...fillKeyLines(ruled(0.8, 0.1)).planes[0].slice(256 * 40, 256 * 216))).toBeGreaterThan(0.6);
+});
+
+test('extremes are the darkest and the lightest colours', () => {
+  const { dark, light } = extremesOf(ruled(0.8, 0.1, 4));
+  expect(dark[0]).toBeLessThan(light[0]);
+  expect(light[0]).toBeGreaterThan(0.4);
+});
+
+test('detail is where contrast is, and on every figure', () => {
+  const p = createPicture(128, 128);
+  p.planes[0].forEach((_, i) => (p.planes[0][i] = i % 128 > 64 && (i >> 8) % 2 ? 0.9 : 0.4));
+  const labels = new Uint8Array(128 * 128).fill(REGION.sky);
+  for (let y = 50; y < 70; y++) labels.fill(REGION.skin, y * 128 + 10, y * 128 + 30);
+  const mask = detailMask(p, labels);
+  const at = (x: number, y: number) => mask[y * 128 + x];
+  expect(at(100, 64)).toBeGreaterThan(0.5);
+  expect(at(20, 60)).toBeGreaterThan(0.5);
+  expect(at(20, 110)).toBeLessThan(0.05);
+});
+
+test('contours run along edges and nowhere else', () => {
+  const p = createPicture(128, 128);
+  p.planes[0].forEach((_, i) => (p.planes[0][i] = i % 128 < 64 ? 0.2 : 0.8));
+  const lines = contourLines(p, 1.5);
+  expect(Math.max(lines[64 * 128 + 63], lines[64 * 128 + 64])).toBeGreaterThan(0.3);
+  expect(lines[64 * 128 + 20]).toBeLessThan(0.01);
+});
+
+test('a plan has a finer coarse level when references are taken literally', () => {
+  const look = (weight: number): ReadInfluence => ({
+    id: 'a',
+    gives: 'look',
+    weight,
+    from: 0,
+    to: 1,
+    on: true,
+    reading: 'normal',
+  });
+  expect(planSynthesis([look(1)], 1).levels.map((l) => l.part)).toEqual([1 / 8, 1 / 4, 1 / 2, 1]);
+  expect(planSynthesis([look(2)], 1).levels.map((l) => l.part)).toEqual([1 / 16, 1 / 8, 1 / 4, 1 / 2, 1]);
+  expect(planSynthesis([], 1).levels.every((l) => l.surface.length === 0)).toBe(true);
+});
+
+test('the cache forgets what was used longest ago', () => {
+  const cache = new LeastRecentlyUsed<string>(2);
+  let made = 0;
+  const get = (key: string) => cache.get(key, () => `${key}${++made}`);
+  expect([get('a'), get('b'), get('a'), get('c'), get('a'), get('b')]).toEqual(['a1', 'b2', 'a1', 'c3', 'a1', 'b4']);
+  expect(cache.size).toBe(2);
+});
