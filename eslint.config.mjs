@@ -20,7 +20,7 @@ const node = ['fs', 'fs/*', 'path', 'os', 'child_process', 'worker_threads', 'ht
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/test/**'];
 
 export default ts.config(
-  { ignores: ['**/dist/', '**/node_modules/', 'data/', '**/*.generated.*', 'packages/engine/kernel/'] },
+  { ignores: ['**/dist/', '**/node_modules/', 'data/', '**/*.generated.*', 'packages/engine/kernel/', '**/*.tmp.ts'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   { languageOptions: { globals: { ...globals.node } } },
@@ -50,6 +50,8 @@ export default ts.config(
     plugins: { 'react-hooks': hooks },
     rules: {
       ...hooks.configs.recommended.rules,
+      // there is no React Compiler here that such a library could be incompatible with
+      'react-hooks/incompatible-library': 'off',
       ...arrows(
         ['@urbild/engine', '@urbild/server', '@nestjs/*', '@napi-rs/*', 'sharp', ...node],
         'the interface stands on api and core',

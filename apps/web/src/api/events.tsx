@@ -23,9 +23,8 @@ export function EventsProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   const [progress, setProgress] = useState<ReadonlyMap<string, Progress>>(new Map());
   useEffect(() => {
-    const source = new EventSource('/api/v1/events');
-    const on = <T,>(type: string, act: (data: T) => void) =>
-      source.addEventListener(type, (e) => act(JSON.parse((e as MessageEvent<string>).data) as T));
+    let source: EventSource | undefined;
+    let missed = false;
     const refresh = (...key: readonly string[]) => void client.invalidateQueries({ queryKey: key });
     const forget = (id: string) =>
       setProgress((all) => {
@@ -33,28 +32,50 @@ export function EventsProvider({ children }: { children: ReactNode }) {
         next.delete(id);
         return next;
       });
-    on('reference', () => refresh('references'));
-    on('mix', () => refresh('mixes'));
-    on('series', () => refresh('series'));
-    on<{ id: string; status: string }>('take', ({ id, status }) => {
-      if (status !== 'rendering') forget(id);
-      refresh('takes');
-      refresh('series');
-      refresh('studio');
-    });
-    on<{ id: string } & Progress>('progress', ({ id, ...p }) => setProgress((all) => new Map(all).set(id, p)));
-    on<{ demo: Studio['demo'] }>('studio', ({ demo }) => {
-      client.setQueryData<Studio>(keys.studio, (s) => s && { ...s, demo });
-      if (demo.done >= demo.total) void client.invalidateQueries();
-    });
-    // after a pause of the connection anything may have changed
-    let lost = false;
-    source.onerror = () => (lost = true);
-    source.onopen = () => {
-      if (lost) void client.invalidateQueries();
-      lost = false;
+    const open = () => {
+      if (source) return;
+      const stream = new EventSource('/api/v1/events');
+      source = stream;
+      const on = <T,>(type: string, act: (data: T) => void) =>
+        stream.addEventListener(type, (e) => act(JSON.parse((e as MessageEvent<string>).data) as T));
+      on('reference', () => refresh('references'));
+      on('mix', () => refresh('mixes'));
+      on('series', () => refresh('series'));
+      on<{ id: string; status: string }>('take', ({ id, status }) => {
+        if (status !== 'rendering') forget(id);
+        refresh('takes');
+        refresh('series');
+        refresh('studio');
+      });
+      on<{ id: string } & Progress>('progress', ({ id, ...p }) => setProgress((all) => new Map(all).set(id, p)));
+      on<{ demo: Studio['demo'] }>('studio', ({ demo }) => {
+        client.setQueryData<Studio>(keys.studio, (s) => s && { ...s, demo });
+        if (demo.done >= demo.total) void client.invalidateQueries();
+      });
+      stream.onerror = () => (missed = true);
+      stream.onopen = () => {
+        // after a pause anything may have changed
+        if (missed) void client.invalidateQueries();
+        missed = false;
+      };
     };
-    return () => source.close();
+    const close = () => {
+      source?.close();
+      source = undefined;
+      missed = true;
+    };
+    // browsers allow few connections to one address: only windows in sight hold one open
+    const onSight = () => (document.visibilityState === 'visible' ? open() : close());
+    onSight();
+    document.addEventListener('visibilitychange', onSight);
+    window.addEventListener('pagehide', close);
+    window.addEventListener('pageshow', onSight);
+    return () => {
+      close();
+      document.removeEventListener('visibilitychange', onSight);
+      window.removeEventListener('pagehide', close);
+      window.removeEventListener('pageshow', onSight);
+    };
   }, [client]);
   return <ProgressContext.Provider value={progress}>{children}</ProgressContext.Provider>;
 }

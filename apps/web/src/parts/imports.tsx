@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { Kind } from '../api/client';
 import { keys } from '../api/queries';
@@ -70,47 +70,47 @@ function parse(text: string): Record<string, unknown> {
 }
 
 let nextId = 1;
+let running = 0;
+const waiting: (() => void)[] = [];
+
+/** Does a piece of work when fewer than {@link AT_ONCE} others run. */
+async function inLine(work: () => Promise<void>): Promise<void> {
+  if (running >= AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
+  running++;
+  try {
+    await work();
+  } finally {
+    running--;
+    waiting.shift()?.();
+  }
+}
 
 /** Takes pictures that are dropped anywhere, pasted, or chosen, and brings them in two at a time. */
 export function ImportProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   const [files, setFiles] = useState<readonly Import[]>([]);
-  const line = useRef<{ id: number; file: File }[]>([]);
-  const running = useRef(0);
-  const update = useCallback(
-    (id: number, change: Partial<Import>) => setFiles((all) => all.map((f) => (f.id === id ? { ...f, ...change } : f))),
-    [],
-  );
-  const pump = useCallback(() => {
-    while (running.current < AT_ONCE && line.current.length) {
-      const { id, file } = line.current.shift()!;
-      running.current++;
-      update(id, { state: 'sending' });
-      void send(file, undefined, (sent) => update(id, { sent, state: sent >= 1 ? 'reading' : 'sending' })).then(
-        (outcome) => {
-          running.current--;
-          update(id, {
-            state: outcome.ok ? (outcome.double ? 'double' : 'done') : 'refused',
-            reason: outcome.reason,
-            sent: 1,
-          });
-          void client.invalidateQueries({ queryKey: keys.references });
-          pump();
-        },
-      );
-    }
-  }, [client, update]);
   const bringIn = useCallback(
     (chosen: readonly File[]) => {
+      const update = (id: number, change: Partial<Import>) =>
+        setFiles((all) => all.map((f) => (f.id === id ? { ...f, ...change } : f)));
       const entries = chosen.map((file) => ({ id: nextId++, file }));
       setFiles((all) => [
         ...all,
         ...entries.map(({ id, file }): Import => ({ id, name: file.name, state: 'waiting', sent: 0 })),
       ]);
-      line.current.push(...entries);
-      pump();
+      for (const { id, file } of entries) {
+        void inLine(async () => {
+          update(id, { state: 'sending' });
+          const outcome = await send(file, undefined, (sent) =>
+            update(id, { sent, state: sent >= 1 ? 'reading' : 'sending' }),
+          );
+          const state = outcome.ok ? (outcome.double ? 'double' : 'done') : 'refused';
+          update(id, { state, reason: outcome.reason, sent: 1 });
+          void client.invalidateQueries({ queryKey: keys.references });
+        });
+      }
     },
-    [pump],
+    [client],
   );
   useEffect(() => {
     const onPaste = (e: ClipboardEvent) => {

@@ -42,96 +42,107 @@ export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
   const client = useQueryClient();
   const tell = useNotice();
   const [mix, setMix] = useState<Edited>(() => editedOf(stored));
+  const [saved, setSaved] = useState(() => ({ state: editedOf(stored), version: stored.version }));
   const [past, setPast] = useState<readonly Edited[]>([]);
   const [future, setFuture] = useState<readonly Edited[]>([]);
-  const saved = useRef({ state: editedOf(stored), version: stored.version });
-  const latest = useRef(mix);
-  const beforeDrag = useRef<Edited | undefined>(undefined);
-  const saving = useRef<Promise<void> | undefined>(undefined);
-  const afterSave = useRef(onSaved);
+  // what event handlers and timers see: the newest state, without waiting for the next render
+  const now = useRef({
+    mix,
+    saved,
+    onSaved,
+    beforeDrag: undefined as Edited | undefined,
+    saving: undefined as Promise<void> | undefined,
+  });
+  const put = useCallback((next: Edited) => {
+    now.current.mix = next;
+    setMix(next);
+  }, []);
+  const settle = useCallback((state: Edited, version: number) => {
+    now.current.saved = { state, version };
+    setSaved({ state, version });
+  }, []);
   useEffect(() => {
-    latest.current = mix;
-    afterSave.current = onSaved;
+    now.current.onSaved = onSaved;
   });
 
   // somebody else (or another window) changed the mix while nothing here was unsaved
   useEffect(() => {
-    if (stored.version <= saved.current.version) return;
-    const clean = same(latest.current, saved.current.state);
-    if (!clean) return;
-    saved.current = { state: editedOf(stored), version: stored.version };
-    setMix(editedOf(stored));
-  }, [stored]);
+    const { mix: here, saved: before } = now.current;
+    if (stored.version <= before.version || !same(here, before.state)) return;
+    settle(editedOf(stored), stored.version);
+    put(editedOf(stored));
+  }, [stored, put, settle]);
 
   const write = useCallback(async (): Promise<void> => {
-    const state = latest.current;
-    if (same(state, saved.current.state)) return;
+    const { mix: state, saved: before } = now.current;
+    if (same(state, before.state)) return;
     try {
       const answer = await ask(
         api.PATCH('/api/v1/mixes/{id}', {
           params: { path: { id: stored.id } },
-          body: { ...state, version: saved.current.version },
+          body: { ...state, version: before.version },
         }),
       );
-      saved.current = { state, version: answer.version };
+      settle(state, answer.version);
       client.setQueryData<Mix[]>(keys.mixes, (all) => all?.map((m) => (m.id === answer.id ? answer : m)));
-      afterSave.current();
+      now.current.onSaved();
     } catch (error) {
       const current =
         error instanceof ServerProblem && error.status === 409 ? (error.current as Mix | undefined) : undefined;
       if (current) {
-        saved.current = { state: editedOf(current), version: current.version };
-        setMix(editedOf(current));
+        settle(editedOf(current), current.version);
+        put(editedOf(current));
       }
       tell((error as Error).message, { grave: true });
     }
-  }, [client, stored.id, tell]);
+  }, [client, put, settle, stored.id, tell]);
 
   const save = useCallback(async (): Promise<void> => {
-    await saving.current;
-    saving.current = write().finally(() => (saving.current = undefined));
-    await saving.current;
+    await now.current.saving;
+    const writing = write();
+    now.current.saving = writing;
+    await writing;
   }, [write]);
 
-  const dirty = !same(mix, saved.current.state);
+  const dirty = !same(mix, saved.state);
   useEffect(() => {
-    if (!dirty || beforeDrag.current) return;
+    if (!dirty || now.current.beforeDrag) return;
     const timer = setTimeout(() => void save(), AUTOSAVE);
     return () => clearTimeout(timer);
   }, [dirty, mix, save]);
 
-  const remember = (state: Edited) => {
-    setPast((all) => [...all.slice(-UNDO_STEPS), state]);
-    setFuture([]);
-  };
-  const change = useCallback((make: Change, live = false) => {
-    const before = latest.current;
-    const next = make(before);
-    if (live) beforeDrag.current ??= before;
-    else {
-      const from = beforeDrag.current ?? before;
-      beforeDrag.current = undefined;
-      if (!same(from, next)) remember(from);
-    }
-    latest.current = next;
-    setMix({ ...next });
-  }, []);
-  const travel = (from: readonly Edited[], setFrom: typeof setPast, setTo: typeof setPast) => () => {
-    const target = from[from.length - 1];
+  const change = useCallback(
+    (make: Change, live = false) => {
+      const before = now.current.mix;
+      const next = make(before);
+      if (live) now.current.beforeDrag ??= before;
+      else {
+        const from = now.current.beforeDrag ?? before;
+        now.current.beforeDrag = undefined;
+        if (!same(from, next)) {
+          setPast((all) => [...all.slice(-UNDO_STEPS), from]);
+          setFuture([]);
+        }
+      }
+      put({ ...next });
+    },
+    [put],
+  );
+  const undo = useCallback(() => {
+    const target = past[past.length - 1];
     if (!target) return;
-    setFrom(from.slice(0, -1));
-    setTo((all) => [...all, latest.current]);
-    latest.current = target;
-    setMix(target);
-  };
-  return {
-    mix,
-    dirty,
-    change,
-    save,
-    undo: travel(past, setPast, setFuture),
-    redo: travel(future, setFuture, setPast),
-    canUndo: past.length > 0,
-    canRedo: future.length > 0,
-  };
+    const left = now.current.mix;
+    setPast(past.slice(0, -1));
+    setFuture((all) => [...all, left]);
+    put(target);
+  }, [past, put]);
+  const redo = useCallback(() => {
+    const target = future[future.length - 1];
+    if (!target) return;
+    const left = now.current.mix;
+    setFuture(future.slice(0, -1));
+    setPast((all) => [...all, left]);
+    put(target);
+  }, [future, put]);
+  return { mix, dirty, change, save, undo, redo, canUndo: past.length > 0, canRedo: future.length > 0 };
 }

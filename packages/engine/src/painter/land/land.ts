@@ -21,16 +21,14 @@ export function ridge(
     path.push([x, y - amplitude * u * (0.35 + noise.fractal(x / (rough * u) + offset, offset, 4))]);
   }
   path.push([W + 10, y + 10], [-10, y + 10]);
-  return scene
-    .pen({ region: REGION.hill, depth })
-    .shape(wobble(path, 0.7, 8, depth * 9), colour, {
-      strokes: 0.05,
-      volume: 0.4,
-      shade: 0.2,
-      rim: 0.8,
-      texture: 0.9,
-      mottled: true,
-    });
+  return scene.pen({ region: REGION.hill, depth }).shape(wobble(path, 0.7, 8, depth * 9), colour, {
+    strokes: 0.05,
+    volume: 0.4,
+    shade: 0.2,
+    rim: 0.8,
+    texture: 0.9,
+    mottled: true,
+  });
 }
 
 /** Far trees along a base line at `y` px, `height` px tall, between two parts of the width. */
@@ -73,14 +71,12 @@ export function bank(
   region: Region = REGION.ground,
   style: ShapeStyle = {},
 ): ShapeNode {
-  return scene
-    .pen({ region, depth })
-    .shape(wobble(spline(outline, true), 1.3, 14, depth * 17), colour, {
-      strokes: 0.02,
-      shade: 0.5,
-      texture: 1.2,
-      ...style,
-    });
+  return scene.pen({ region, depth }).shape(wobble(spline(outline, true), 1.3, 14, depth * 17), colour, {
+    strokes: 0.02,
+    shade: 0.5,
+    texture: 1.2,
+    ...style,
+  });
 }
 
 /** A flat grassy island between x0 and x1 (px), its upper edge at `y`, `h` px thick. */
