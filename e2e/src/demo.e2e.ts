@@ -49,7 +49,10 @@ async function keep(
 ): Promise<void> {
   await browser.driver.get(studio.url + address);
   await browser.find(ready);
-  await before();
+  await browser.until('the view to be set', async () => {
+    await before();
+    return true;
+  });
   await browser.until('all pictures', () =>
     browser.driver.executeScript<boolean>('return [...document.images].every((i) => i.complete && i.naturalWidth > 0)'),
   );

@@ -19,8 +19,8 @@ import { DEMO_MIX, DEMO_PICTURES, DEMO_SERIES } from './demoContent';
 
 const MIX_ID = 'demo-mix';
 const SERIES_ID = 'demo-series';
-const LANDSCAPE = { width: 960, height: 640 };
-const UPRIGHT = { width: 640, height: 800 };
+const LANDSCAPE = { width: 768, height: 512 };
+const UPRIGHT = { width: 512, height: 640 };
 
 /** Draws the demo studio into an empty library, one picture after the other, in the background. */
 @Injectable()

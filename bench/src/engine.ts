@@ -1,0 +1,53 @@
+import { pictureFromRgba, understand } from '@urbild/core';
+import { BuiltInEngine, paintStage, type RenderRequest } from '@urbild/engine';
+import sharp from 'sharp';
+import { medianTime, report } from './measure';
+
+/** The engine: a take of 512 px against encoding the same picture as PNG, and one look against two. */
+export async function benchEngine(): Promise<void> {
+  const engine = new BuiltInEngine();
+  const references = new Map(
+    (['linocut', 'pastel'] as const).map((medium, i) => {
+      const { rgba, width, height } = paintStage(understand('lighthouse in a storm'), {
+        width: 768,
+        height: 512,
+        seed: 3 + i,
+        medium,
+      });
+      return [medium as string, pictureFromRgba(rgba, width, height)];
+    }),
+  );
+  const request = (looks: readonly string[], seed: number): RenderRequest => ({
+    prompt: 'Ilse poles the punt at dusk with Brom among reeds',
+    avoid: '',
+    width: 512,
+    height: 512,
+    seed,
+    balance: 1,
+    influences: looks.map((content) => ({
+      id: content,
+      gives: 'look',
+      weight: 1 / looks.length,
+      from: 0,
+      to: 1,
+      on: true,
+      reading: 'normal',
+      pictures: [{ content, weight: 1 }],
+    })),
+  });
+  let seed = 1;
+  const render = (looks: readonly string[]) =>
+    engine.render(request(looks, seed++), (c) => Promise.resolve(references.get(c)!));
+  const { rgba } = await render(['linocut']);
+  const png = await medianTime(() =>
+    sharp(Buffer.from(rgba.buffer), { raw: { width: 512, height: 512, channels: 4 } })
+      .png()
+      .toBuffer(),
+  );
+  const control = await medianTime(() => render([]), 3);
+  const one = await medianTime(() => render(['linocut']), 5);
+  const two = await medianTime(() => render(['linocut', 'pastel']), 3);
+  report('control, 512 px', control, 'PNG encoding', png);
+  report('take with one look, 512 px, warm', one, 'PNG encoding', png, 'wanted: under 3000 ms');
+  report('take with two looks, 512 px, warm', two, 'one look', one, 'wanted: under 1.5 x');
+}
