@@ -11,6 +11,7 @@ import {
   type Picture,
 } from '@urbild/core';
 import { LeastRecentlyUsed } from './cache';
+import { keepHues } from './figureGuard';
 import type { PreparedReference } from './reference';
 
 /** A reference and its share of the palette, 0..1. */
@@ -25,9 +26,9 @@ const HEIGHT_WEIGHT = 0.25;
 /**
  * Moves the colours of a stage towards the weighted barycentre of its references, as far as their shares sum to. Small
  * pictures are transported and a guided filter carries the result up, so that flat shapes stay flat; local contrast
- * that would be lost or turned around is given back.
+ * that would be lost or turned around is given back. `figures` (0..1 a pixel) keep the hue family of their own colours.
  */
-export function recolourStage(stage: Picture, palette: readonly PaletteShare[]): Picture {
+export function recolourStage(stage: Picture, palette: readonly PaletteShare[], figures?: Float32Array): Picture {
   const amount = Math.min(
     1,
     palette.reduce((s, p) => s + p.share, 0),
@@ -42,6 +43,7 @@ export function recolourStage(stage: Picture, palette: readonly PaletteShare[]):
     { heightWeight: HEIGHT_WEIGHT },
   );
   const full = applyGuided(fitGuided(small, moved, 5, 2e-4), stage);
+  if (figures) keepHues(stage, full, figures, palette);
   const out = clonePicture(stage);
   for (let c = 0; c < 3; c++) {
     const [from, to, target] = [stage.planes[c], full.planes[c], out.planes[c]];

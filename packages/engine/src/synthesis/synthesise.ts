@@ -11,6 +11,7 @@ import {
   type Picture,
 } from '@urbild/core';
 import { contourLines, detailMask } from './detail';
+import { holdFigures, holdMask } from './figureGuard';
 import { createWasmKernel, type PatchKernel } from './kernel';
 import { recolourStage, toCommonPalette, type PaletteShare, type RecolouredReference } from './palette';
 import { PatchLevel } from './patchLevel';
@@ -43,11 +44,12 @@ export interface SynthesisInput {
 }
 
 const SOFTNESS = 3;
-const HEIGHT_WEIGHT = 0.06;
+const HEIGHT_WEIGHT = 0.2;
+const FIGURE_HOLD = 0.85;
 const GUIDE_WEIGHT = 1.5;
 const DETAIL_GAIN = 8;
 const DETAIL_PULL = 0.85;
-const USAGE_PRICE = 0.005;
+const USAGE_PRICE = 0.003;
 const QUOTA_PRICE = 0.05;
 const ROUNDS = [3, 3, 2, 2, 1];
 
@@ -74,7 +76,8 @@ export function synthesise(input: SynthesisInput): Picture {
   const palette = sources
     .map((s): PaletteShare => ({ reference: s.reference, share: plan.colour[s.influence] * s.part }))
     .filter((p) => p.share > 0);
-  let guide = palette.length ? recolourStage(stage, palette) : clonePicture(stage);
+  const figures = input.labels && holdMask(input.labels, stage.width, stage.height);
+  let guide = palette.length ? recolourStage(stage, palette, figures) : clonePicture(stage);
   checkpoint();
   onStep('palette', 0.2, guide);
   const sizes = plan.levels.map((l): LevelSize => ({
@@ -104,7 +107,8 @@ export function synthesise(input: SynthesisInput): Picture {
       strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
     ),
   );
-  const out = blendBands(guide, matched, strengths, sizes);
+  const held = figures ? holdFigures(matched, guide, figures, FIGURE_HOLD / plan.levels[0].over) : matched;
+  const out = blendBands(guide, held, strengths, sizes);
   giveDetailBack(out, guide, detail, plan.detail, size);
   return out;
 }

@@ -1,0 +1,81 @@
+import { blurPlane, clonePicture, resamplePlane, smoothstep, type Picture } from '@urbild/core';
+import { REGION } from '../painter/stage/region';
+import type { PaletteShare } from './palette';
+
+/** How far the colours of a region are held, 0..1: faces most, then what a person is known by. */
+const HOLD: Readonly<Partial<Record<number, number>>> = {
+  [REGION.skin]: 0.9,
+  [REGION.eye]: 0.9,
+  [REGION.hair]: 0.7,
+  [REGION.garment]: 0.7,
+  [REGION.animal]: 0.7,
+  [REGION.prop]: 0.5,
+};
+
+/** How far every pixel is held, softened by about a pixel so that no edge shows. */
+export function holdMask(labels: Uint8Array, width: number, height: number): Float32Array {
+  const mask = Float32Array.from(labels, (l) => HOLD[l] ?? 0);
+  return blurPlane(mask, width, height, Math.max(0.6, Math.max(width, height) / 640));
+}
+
+/**
+ * Part of the picture in which a palette has colours of the same hue family (within 45 degrees), 0..1: whether a look
+ * can show that hue at all.
+ */
+function huePart({ planes: [, a, b] }: Picture, hueA: number, hueB: number): number {
+  const length = Math.hypot(hueA, hueB) || 1;
+  let inside = 0;
+  for (let i = 0; i < a.length; i++) {
+    const chroma = Math.hypot(a[i], b[i]);
+    if (chroma > 0.045 && (a[i] * hueA + b[i] * hueB) / (chroma * length) > 0.7) inside++;
+  }
+  return inside / a.length;
+}
+
+/**
+ * People and creatures keep the hue family of their own colours under the light of the palette: lightness is the
+ * palette's, hue and chroma go back towards the stage's as far as the references have such hues at all. Changes `moved`.
+ */
+export function keepHues(stage: Picture, moved: Picture, mask: Float32Array, palette: readonly PaletteShare[]): void {
+  const total = palette.reduce((s, p) => s + p.share, 0);
+  if (total <= 0) return;
+  const families = 12;
+  const able = Array.from({ length: families }, (_, k) => {
+    const angle = ((k + 0.5) / families) * 2 * Math.PI - Math.PI;
+    return palette.reduce(
+      (s, p) =>
+        s + (p.share / total) * smoothstep(0, 0.012, huePart(p.reference.areas, Math.cos(angle), Math.sin(angle))),
+      0,
+    );
+  });
+  const [, a0, b0] = stage.planes;
+  const [, a1, b1] = moved.planes;
+  for (let i = 0; i < mask.length; i++) {
+    if (mask[i] < 0.02) continue;
+    const family = Math.floor(((Math.atan2(b0[i], a0[i]) + Math.PI) / (2 * Math.PI)) * families) % families;
+    const k = mask[i] * able[family];
+    const chroma = Math.hypot(a0[i], b0[i]) || 1e-6;
+    // not more colourful than the look would have it, unless the look is nearly grey just here
+    const wanted = Math.min(chroma, Math.max(0.75 * chroma, Math.hypot(a1[i], b1[i])));
+    a1[i] += k * ((a0[i] / chroma) * wanted - a1[i]);
+    b1[i] += k * ((b0[i] / chroma) * wanted - b1[i]);
+  }
+}
+
+/**
+ * After matching, the broad colours of figures are brought back to those of the guide; strokes stay. Returns a new
+ * picture.
+ */
+export function holdFigures(picture: Picture, guide: Picture, mask: Float32Array, strength: number): Picture {
+  const { width: w, height: h } = picture;
+  const out = clonePicture(picture);
+  const [hw, hh] = [Math.max(1, w >> 1), Math.max(1, h >> 1)];
+  const sigma = Math.max(0.7, Math.max(w, h) / 512);
+  for (let c = 0; c < 3; c++) {
+    const difference = Float32Array.from(guide.planes[c], (v, i) => (v - picture.planes[c][i]) * mask[i]);
+    const broad = resamplePlane(blurPlane(resamplePlane(difference, w, h, hw, hh), hw, hh, sigma), hw, hh, w, h);
+    const plane = out.planes[c];
+    for (let i = 0; i < plane.length; i++) plane[i] += strength * broad[i];
+  }
+  return out;
+}
