@@ -15,7 +15,7 @@ import { WorkersService } from '../platform/workers/workers.service';
 import { SeriesService } from '../series/series.service';
 import { SeriesEntity } from '../series/series.entity';
 import { TakesService } from '../takes/takes.service';
-import { DEMO_MIX, DEMO_PICTURES, DEMO_SERIES } from './demoContent';
+import { DEMO_MIX, DEMO_PICTURES, DEMO_SERIES, MIX_NEEDS } from './demoContent';
 
 const MIX_ID = 'demo-mix';
 const SERIES_ID = 'demo-series';
@@ -54,8 +54,10 @@ export class DemoService implements JobHandler, OnModuleInit {
       (await em.count(MixEntity))
     )
       return;
-    for (const subject of [...DEMO_PICTURES.map((p) => p.key), 'mix'])
-      await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
+    const pictures = DEMO_PICTURES.map((p) => p.key);
+    // the mix comes as soon as its pictures are there, so that takes are rendered while the rest is drawn
+    const subjects = [...pictures.slice(0, MIX_NEEDS), 'mix', ...pictures.slice(MIX_NEEDS)];
+    for (const subject of subjects) await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
   }
 
   /** How much of the demo is drawn. */

@@ -16,6 +16,7 @@ import { createWasmKernel, type PatchKernel } from './kernel';
 import { recolourStage, toCommonPalette, type PaletteShare, type RecolouredReference } from './palette';
 import { PatchLevel } from './patchLevel';
 import type { SynthesisPlan } from './plan';
+import { matchTextureEnergy } from './textureEnergy';
 import { prepareReference, referenceLevel, type PreparedReference } from './reference';
 
 /** A picture of an influence, with its part of the influence's weight (parts of one influence sum to 1). */
@@ -110,7 +111,12 @@ export function synthesise(input: SynthesisInput): Picture {
   const held = figures ? holdFigures(matched, guide, figures, FIGURE_HOLD / plan.levels[0].over) : matched;
   const out = blendBands(guide, held, strengths, sizes);
   giveDetailBack(out, guide, detail, plan.detail, size);
-  return out;
+  checkpoint();
+  const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
+  const total = finest.reduce((a, b) => a + b, 0);
+  if (total <= 0) return out;
+  const textures = recoloured.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
+  return matchTextureEnergy(out, textures, strengths, sizes);
 }
 
 /** `everything` above weight .5: bands of the picture itself, coarse ones first. */

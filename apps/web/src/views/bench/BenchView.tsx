@@ -30,7 +30,7 @@ export function BenchView() {
         }
       >
         {drawing
-          ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo mix comes last. You can begin one of your own already.`
+          ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo mix comes with the first of them. You can begin one of your own already.`
           : 'A mix is a prompt with several references, each with its own weight and its own part of the course.'}
       </EmptyState>
     );

@@ -37,7 +37,7 @@ export function SeriesView() {
         }
       >
         {drawing
-          ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo series comes last.`
+          ? `${studio.demo.done} of ${studio.demo.total} pictures are ready; the demo series comes with the first of them.`
           : 'A series is a list of shots, a prompt each, over one mix: one look and one identity for all of them.'}
       </EmptyState>
     );
