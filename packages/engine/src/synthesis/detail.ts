@@ -76,3 +76,25 @@ export function contourLines(stage: Picture, halfWidth: number): Float32Array {
   const sigma = halfWidth * k;
   return blurPlane(edges, w, h, sigma).map((v) => Math.min(1, v * sigma * 1.6));
 }
+
+/** The part of a reference that counts as its subject, unless it is taken literally. */
+const SUBJECT_PART = 0.14;
+
+/**
+ * What of a reference is its subject rather than its surface: the most structured seventh of the picture, judged over
+ * about 20 px of 512. 1 per pixel where patches may be taken, 0 on the subject.
+ */
+export function surfaceArea(reference: Picture): Uint8Array {
+  const scale = Math.min(1, 192 / Math.max(reference.width, reference.height));
+  const w = Math.max(1, Math.round(reference.width * scale));
+  const h = Math.max(1, Math.round(reference.height * scale));
+  const small = resample(reference, w, h);
+  const soft = blur(small, 3);
+  const contrast = new Float32Array(w * h);
+  for (let c = 0; c < 3; c++)
+    for (let i = 0; i < contrast.length; i++) contrast[i] += (small.planes[c][i] - soft.planes[c][i]) ** 2;
+  const structure = blurPlane(contrast.map(Math.sqrt), w, h, 3);
+  const limit = Float32Array.from(structure).sort()[Math.floor(structure.length * (1 - SUBJECT_PART))];
+  const full = resamplePlane(structure, w, h, reference.width, reference.height);
+  return Uint8Array.from(full, (v) => (v <= limit ? 1 : 0));
+}

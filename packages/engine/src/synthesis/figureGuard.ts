@@ -1,4 +1,4 @@
-import { blurPlane, clonePicture, resamplePlane, smoothstep, type Picture } from '@urbild/core';
+import { blurPlane, clonePicture, resampleToLongSide, resamplePlane, smoothstep, type Picture } from '@urbild/core';
 import { REGION } from '../painter/stage/region';
 import type { PaletteShare } from './palette';
 
@@ -14,7 +14,8 @@ const HOLD: Readonly<Partial<Record<number, number>>> = {
 
 /** How far every pixel is held, softened by about a pixel so that no edge shows. */
 export function holdMask(labels: Uint8Array, width: number, height: number): Float32Array {
-  const mask = Float32Array.from(labels, (l) => HOLD[l] ?? 0);
+  const mask = new Float32Array(labels.length);
+  for (let i = 0; i < mask.length; i++) mask[i] = HOLD[labels[i]] ?? 0;
   return blurPlane(mask, width, height, Math.max(0.6, Math.max(width, height) / 640));
 }
 
@@ -40,11 +41,11 @@ export function keepHues(stage: Picture, moved: Picture, mask: Float32Array, pal
   const total = palette.reduce((s, p) => s + p.share, 0);
   if (total <= 0) return;
   const families = 12;
+  const small = palette.map((p) => ({ share: p.share / total, areas: resampleToLongSide(p.reference.areas, 96) }));
   const able = Array.from({ length: families }, (_, k) => {
     const angle = ((k + 0.5) / families) * 2 * Math.PI - Math.PI;
-    return palette.reduce(
-      (s, p) =>
-        s + (p.share / total) * smoothstep(0, 0.012, huePart(p.reference.areas, Math.cos(angle), Math.sin(angle))),
+    return small.reduce(
+      (s, p) => s + p.share * smoothstep(0, 0.012, huePart(p.areas, Math.cos(angle), Math.sin(angle))),
       0,
     );
   });
@@ -72,7 +73,9 @@ export function holdFigures(picture: Picture, guide: Picture, mask: Float32Array
   const [hw, hh] = [Math.max(1, w >> 1), Math.max(1, h >> 1)];
   const sigma = Math.max(0.7, Math.max(w, h) / 512);
   for (let c = 0; c < 3; c++) {
-    const difference = Float32Array.from(guide.planes[c], (v, i) => (v - picture.planes[c][i]) * mask[i]);
+    const difference = new Float32Array(w * h);
+    const [wanted, is] = [guide.planes[c], picture.planes[c]];
+    for (let i = 0; i < difference.length; i++) difference[i] = (wanted[i] - is[i]) * mask[i];
     const broad = resamplePlane(blurPlane(resamplePlane(difference, w, h, hw, hh), hw, hh, sigma), hw, hh, w, h);
     const plane = out.planes[c];
     for (let i = 0; i < plane.length; i++) plane[i] += strength * broad[i];

@@ -1,7 +1,7 @@
 import { createPicture, type Picture } from '@urbild/core';
 import { REGION } from '../painter/stage/region';
 import { LeastRecentlyUsed } from './cache';
-import { contourLines, detailMask } from './detail';
+import { contourLines, detailMask, surfaceArea } from './detail';
 import { planSynthesis, type ReadInfluence } from './plan';
 import { extremesOf, fillKeyLines, hasKeyLines, measureRidges } from './ridges';
 
@@ -68,4 +68,19 @@ test('the cache forgets what was used longest ago', () => {
   const get = (key: string) => cache.get(key, () => `${key}${++made}`);
   expect([get('a'), get('b'), get('a'), get('c'), get('a'), get('b')]).toEqual(['a1', 'b2', 'a1', 'c3', 'a1', 'b4']);
   expect(cache.size).toBe(2);
+});
+
+test('the subject of a reference is told from its surface', () => {
+  const p = createPicture(160, 120);
+  // a busy subject in the middle of a quiet ground
+  p.planes[0].forEach((_, i) => {
+    const inside = Math.abs((i % 160) - 80) < 22 && Math.abs(Math.floor(i / 160) - 60) < 22;
+    p.planes[0][i] = inside && (i + Math.floor(i / 160)) % 7 < 3 ? 0.9 : 0.4;
+  });
+  const area = surfaceArea(p);
+  expect(area[60 * 160 + 80]).toBe(0);
+  expect(area[20 * 160 + 20]).toBe(1);
+  const free = area.reduce((a, b) => a + b, 0) / area.length;
+  expect(free).toBeGreaterThan(0.8);
+  expect(free).toBeLessThan(0.92);
 });

@@ -66,6 +66,8 @@ export class PatchLevel {
     references: readonly Picture[],
     guides: readonly Picture[],
     private readonly heightWeight: number,
+    /** Per reference and pixel: 1 where patches may be taken. Everywhere when absent. */
+    private readonly surfaces?: readonly Uint8Array[],
   ) {
     this.#kernel = kernel;
     const n = width * height;
@@ -126,8 +128,9 @@ export class PatchLevel {
       for (let y = 0; y < r.height; y++) {
         const row = y * W + left;
         bytes.fill(k, this.#at.owner + row, this.#at.owner + row + r.width);
-        if (y >= BORDER && y < r.height - BORDER)
-          bytes.fill(1, this.#at.valid + row + BORDER, this.#at.valid + row + r.width - BORDER);
+        if (y < BORDER || y >= r.height - BORDER) continue;
+        for (let x = BORDER; x < r.width - BORDER; x++)
+          bytes[this.#at.valid + row + x] = this.surfaces?.[k][y * r.width + x] ?? 1;
       }
       const rect = { x0: left + BORDER, y0: BORDER, x1: left + r.width - BORDER, y1: r.height - BORDER };
       rects.push(rect);
@@ -180,6 +183,11 @@ export class PatchLevel {
   /** The atlas index that each pixel is drawn from. */
   get field(): Int32Array {
     return new Int32Array(this.#kernel.memory.buffer, this.#at.field, this.width * this.height);
+  }
+
+  /** True where a patch may be taken from an atlas index. */
+  isValid(index: number): boolean {
+    return new Uint8Array(this.#kernel.memory.buffer, this.#at.valid + index, 1)[0] === 1;
   }
 
   get cost(): Float32Array {

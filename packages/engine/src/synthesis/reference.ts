@@ -1,5 +1,6 @@
 import { blur, resample, resampleToLongSide, type Picture } from '@urbild/core';
 import { LeastRecentlyUsed } from './cache';
+import { surfaceArea } from './detail';
 import { extremesOf, fillKeyLines, hasKeyLines, measureRidges, type Extremes, type RidgeMeasure } from './ridges';
 
 /** A reference as synthesis uses it: at the size of the picture, with what is read from it. */
@@ -11,6 +12,8 @@ export interface PreparedReference {
   readonly areas: Picture;
   readonly ridges: RidgeMeasure;
   readonly extremes: Extremes;
+  /** 1 per pixel where patches may be taken, 0 on the reference's subject. */
+  readonly surface: Uint8Array;
 }
 
 const prepared = new LeastRecentlyUsed<PreparedReference>(24);
@@ -22,7 +25,7 @@ export function prepareReference(content: string, picture: Picture, size: number
     const scaled = resampleToLongSide(picture, size);
     const ridges = measureRidges(scaled);
     const areas = hasKeyLines(ridges) ? fillKeyLines(scaled) : scaled;
-    return { key, picture: scaled, areas, ridges, extremes: extremesOf(scaled) };
+    return { key, picture: scaled, areas, ridges, extremes: extremesOf(scaled), surface: surfaceArea(scaled) };
   });
 }
 

@@ -221,6 +221,8 @@ function matchLevels(
       references.map((r) => r.picture),
       references.map((r) => r.guide),
       HEIGHT_WEIGHT,
+      // only a reference that is taken literally brings pieces of its subject
+      levelPlan.over > 1.05 ? undefined : strokes.map((r, k) => surfaceAt(r.reference, references[k].picture)),
     );
     const fresh = !before;
     if (before) {
@@ -263,6 +265,15 @@ function matchLevels(
   return current;
 }
 
+/** The area of a reference that patches may be taken from, at the size of one of its levels. */
+function surfaceAt({ picture, surface }: PreparedReference, level: Picture): Uint8Array {
+  return Uint8Array.from({ length: level.width * level.height }, (_, i) => {
+    const x = Math.floor(((i % level.width) * picture.width) / level.width);
+    const y = Math.floor((Math.floor(i / level.width) * picture.height) / level.height);
+    return surface[y * picture.width + x];
+  });
+}
+
 /** A random place of the atlas for every pixel, each reference as often as its share. */
 function scatter(level: PatchLevel, shares: readonly number[], random: Random): void {
   const field = level.field;
@@ -271,8 +282,11 @@ function scatter(level: PatchLevel, shares: readonly number[], random: Random): 
     let k = 0;
     while (k < shares.length - 1 && u > shares[k]) u -= shares[k++];
     const r = level.rects[k];
-    const y = r.y0 + Math.floor(random.next() * (r.y1 - r.y0));
-    field[i] = y * level.atlasWidth + r.x0 + Math.floor(random.next() * (r.x1 - r.x0));
+    for (let tries = 0; tries < 12; tries++) {
+      const y = r.y0 + Math.floor(random.next() * (r.y1 - r.y0));
+      field[i] = y * level.atlasWidth + r.x0 + Math.floor(random.next() * (r.x1 - r.x0));
+      if (level.isValid(field[i])) break;
+    }
   }
 }
 

@@ -18,6 +18,34 @@ function medianSize(plane: Float32Array): number {
   return sizes[sizes.length >> 1];
 }
 
+const measured = new WeakMap<Picture, Map<string, readonly (readonly number[])[]>>();
+
+/** The median sizes of a reference's bands, by level and plane, for a picture of a certain size. Kept with the reference. */
+function textureOf(
+  reference: Picture,
+  { width, height }: Picture,
+  sizes: readonly LevelSize[],
+): readonly (readonly number[])[] {
+  const known = measured.get(reference) ?? new Map<string, readonly (readonly number[])[]>();
+  measured.set(reference, known);
+  const key = `${width}x${height}/${sizes.length}`;
+  const before = known.get(key);
+  if (before) return before;
+  const k = Math.max(width, height) / Math.max(reference.width, reference.height);
+  const scaled = resample(
+    reference,
+    Math.max(8, Math.round(reference.width * k)),
+    Math.max(8, Math.round(reference.height * k)),
+  );
+  const levels = sizes.map((size) => ({
+    width: Math.max(8, Math.round((scaled.width * size.width) / width)),
+    height: Math.max(8, Math.round((scaled.height * size.width) / width)),
+  }));
+  const sizesOf = splitBands(scaled, levels).map((band) => band.planes.map(medianSize));
+  known.set(key, sizesOf);
+  return sizesOf;
+}
+
 /**
  * Brings the strength of the texture, band by band, to that of the references (after Heeger and Bergen 1995, with the
  * median for the deviation): a smooth look comes out smooth, a grained one grained. Edges, which are much larger than
@@ -30,22 +58,14 @@ export function matchTextureEnergy(
   sizes: readonly LevelSize[],
 ): Picture {
   const bands = splitBands(picture, sizes);
-  const own = sources.map(({ picture: p, part }) => {
-    const k = Math.max(picture.width, picture.height) / Math.max(p.width, p.height);
-    const scaled = resample(p, Math.max(8, Math.round(p.width * k)), Math.max(8, Math.round(p.height * k)));
-    const levels = sizes.map(({ width }) => ({
-      width: Math.max(8, Math.round((scaled.width * width) / picture.width)),
-      height: Math.max(8, Math.round((scaled.height * width) / picture.width)),
-    }));
-    return { bands: splitBands(scaled, levels), part };
-  });
+  const own = sources.map(({ picture: p, part }) => ({ sizes: textureOf(p, picture, sizes), part }));
   for (let l = 1; l < bands.length; l++) {
     const strength = strengths[l];
     if (strength <= 0) continue;
     for (let c = 0; c < 3; c++) {
       const plane = bands[l].planes[c];
       const is = medianSize(plane);
-      const wanted = own.reduce((s, o) => s + o.part * medianSize(o.bands[l].planes[c]), 0);
+      const wanted = own.reduce((s, o) => s + o.part * o.sizes[l][c], 0);
       if (is < 1e-6) continue;
       const gain = Math.pow(Math.min(MOST, Math.max(LEAST, wanted / is)), strength);
       const texture = 3 * is;
