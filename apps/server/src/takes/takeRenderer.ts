@@ -8,7 +8,7 @@ import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobCancelled, JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import type { MeasuredReference, WorkerProgress } from '../platform/workers/tasks';
-import { TaskFailed, WorkersService, type RunningRender } from '../platform/workers/workers.service';
+import { WorkersService, type RunningRender } from '../platform/workers/workers.service';
 import { TakeEntity, type Take } from './take.entity';
 
 /** The part of a take's progress that its control takes, where the control is not there yet. */
@@ -35,16 +35,18 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     this.jobs.register('take', this);
   }
 
-  /** Stops a take that is being rendered. */
+  /** Stops a take, whether its render has reached a thread already or is just on its way there. */
   stop(takeId: string): void {
-    if (!this.running.has(takeId)) return;
     this.stopped.add(takeId);
-    this.running.get(takeId)!.stop();
+    this.running.get(takeId)?.stop();
   }
 
   async run(job: Job, em: EntityManager): Promise<void> {
     const take = await em.findOne(TakeEntity, { id: job.subject });
-    if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) return;
+    if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) {
+      this.stopped.delete(job.subject);
+      return;
+    }
     take.status = 'rendering';
     await em.flush();
     this.events.publish({ type: 'take', id: take.id, status: 'rendering' });
@@ -60,13 +62,14 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       if (twin) copyResult(twin, take);
       else await this.render(em, take, take.id, control ?? undefined, needsControl ? CONTROL_PART : 0, 1);
     } catch (error) {
-      if (error instanceof TaskFailed && error.failure === 'stopped' && this.stopped.delete(take.id)) {
-        await em.nativeUpdate(TakeEntity, { id: take.id }, { status: 'cancelled' });
+      if (this.stopped.has(take.id)) {
+        await em.fork().nativeUpdate(TakeEntity, { id: take.id }, { status: 'cancelled' });
         throw new JobCancelled();
       }
       throw error;
     } finally {
       this.running.delete(take.id);
+      this.stopped.delete(take.id);
     }
     await em.flush();
     this.events.publish({ type: 'take', id: take.id, status: 'done' });
@@ -100,6 +103,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       (p) => void this.tell(watched, p, from + (to - from) * p.fraction),
     );
     this.running.set(watched, running);
+    if (this.stopped.has(watched)) running.stop();
     const result = await running.result;
     const [pictureHash, thumbnailHash, descriptorsHash] = await Promise.all([
       this.blobs.put(result.picture),

@@ -5,7 +5,7 @@ import {
   type CanvasPattern,
   type SKRSContext2D,
 } from '@napi-rs/canvas';
-import { adjustLch, clamp, cssOf, lerp, mixLch, Random, type Lch } from '@urbild/core';
+import { adjustLch, clamp, cssOf, mixLch, Random, type Lch } from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { boundsOf, type Bounds } from '../geometry/point';
 import type { Environment } from '../light/environment';
@@ -20,22 +20,15 @@ import {
   type Reflection,
   type ShapeNode,
 } from '../stage/displayList';
-import { REGION } from '../stage/region';
+
 import type { Scene } from '../stage/scene';
 import { addGrain, displacePixels } from './post';
+import { lightOn, type ShapeLight } from './shapeLight';
 import { bristleDab, colourAt, taperedLine, tracePath } from './strokes';
 import { textureTile, type TextureName } from './textures';
 
 /** Pictures are drawn this much larger and reduced. */
 const OVERSAMPLING = 1.5;
-
-/** The light on one shape: the scene's, bent by lamps and warmed in the shadows of skin, hair and cloth. */
-interface ShapeLight {
-  readonly direction: readonly [number, number];
-  readonly light: Lch;
-  readonly shadow: Lch;
-  readonly rim: number;
-}
 
 /**
  * Opaque paint on paper, the house look; also the base of all other media, which replace how single kinds of node are
@@ -174,7 +167,7 @@ export class GouacheRenderer {
 
   protected shape(context: SKRSContext2D, node: ShapeNode): void {
     const bounds = boundsOf(node.path);
-    const [n, light] = this.#lit(node, bounds);
+    const [n, light] = lightOn(node, bounds, this.light, this.scene.lamps);
     const w = bounds[2] - bounds[0];
     const h = bounds[3] - bounds[1];
     context.save();
@@ -196,44 +189,6 @@ export class GouacheRenderer {
       context.fillStyle = cssOf(mixLch(adjustLch(n.colour, -0.32, 1.1), this.light.shadow, 0.3), 0.75);
       taperedLine(context, resamplePath([...n.path, n.path[0]], 5, false), n.outline, n.id, 0.05, 0.05);
     }
-  }
-
-  /** The light that falls on a shape, and the shape with the colour that lamps give it. */
-  #lit(n: ShapeNode, bounds: Bounds): [ShapeNode, ShapeLight] {
-    const e = this.light;
-    const warm = (towards: Lch, amount: number) => mixLch(e.shadow, towards, amount);
-    const shadow =
-      n.region === REGION.skin
-        ? warm([0.42, 0.13, 22], 0.62)
-        : n.region === REGION.hair
-          ? warm([n.colour[0] * 0.45, n.colour[1], n.colour[2] - 8], 0.55)
-          : n.region === REGION.garment || n.region === REGION.prop
-            ? warm([n.colour[0] * 0.45, n.colour[1] * 0.95, n.colour[2] - 14], 0.5)
-            : e.shadow;
-    let light: ShapeLight = { direction: e.direction, light: e.light, shadow, rim: e.rim };
-    let lit = n;
-    const touched = !n.gradient && n.volume !== 0 && n.region !== REGION.sky && n.region !== REGION.cloud;
-    if (touched)
-      for (const lamp of this.scene.lamps) {
-        const dx = (bounds[0] + bounds[2]) / 2 - lamp.x;
-        const dy = (bounds[1] + bounds[3]) / 2 - lamp.y;
-        const distance = Math.hypot(dx, dy) || 1;
-        const k = Math.exp(-((distance / lamp.radius) ** 2));
-        if (k <= 0.03) continue;
-        light = {
-          direction: [lerp(e.direction[0], dx / distance, k), lerp(e.direction[1], dy / distance, k)],
-          light: mixLch(e.light, [0.9, 0.125, 76], k),
-          shadow,
-          rim: e.rim * (1 + k),
-        };
-        const glowing = mixLch(
-          [clamp(lit.colour[0] + 0.22), lit.colour[1] * 1.35, lit.colour[2]],
-          [0.85, 0.12, 72],
-          0.28,
-        );
-        lit = { ...lit, colour: mixLch(lit.colour, glowing, k * 0.62), volume: (lit.volume ?? 0.5) * (1 + k * 0.9) };
-      }
-    return [lit, light];
   }
 
   /** Flat, blended or modelled along the light. */

@@ -1,0 +1,176 @@
+import { clonePicture, Random, resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
+import { createWasmKernel, type PatchKernel } from './kernel';
+import type { RecolouredReference } from './palette';
+import { PatchLevel } from './patchLevel';
+import type { SynthesisPlan } from './plan';
+import { referenceLevel, type PreparedReference } from './reference';
+
+const SOFTNESS = 3;
+const HEIGHT_WEIGHT = 0.2;
+const GUIDE_WEIGHT = 1.5;
+const DETAIL_GAIN = 8;
+const DETAIL_PULL = 0.85;
+const USAGE_PRICE = 0.003;
+const QUOTA_PRICE = 0.05;
+const ROUNDS = [3, 3, 2, 2, 1];
+
+/** A prepared picture of an influence. */
+export interface Source {
+  readonly reference: PreparedReference;
+  /** Index into the plan's shares. */
+  readonly influence: number;
+  readonly part: number;
+}
+
+/** What matching needs besides the pictures. */
+export interface MatchContext {
+  readonly plan: SynthesisPlan;
+  readonly seed: number;
+  readonly kernel?: PatchKernel;
+  readonly checkpoint: () => void;
+  readonly onStep: (name: string, fraction: number, picture: Picture) => void;
+}
+
+interface Match {
+  readonly level: PatchLevel;
+  readonly field: Int32Array;
+  readonly cost: Float32Array;
+}
+
+/**
+ * Guided patch matching from the coarsest level to the finest: the picture made of patches of the references that comes
+ * nearest to `guide`, with more insistence where `detail` is high.
+ */
+export function matchLevels(
+  input: MatchContext,
+  guide: Picture,
+  detail: Float32Array,
+  strokes: readonly Source[],
+  recoloured: readonly RecolouredReference[],
+  sizes: readonly LevelSize[],
+): Picture {
+  const { plan, checkpoint, onStep } = input;
+  const kernel = input.kernel ?? createWasmKernel();
+  kernel.seed(Math.imul(input.seed || 1, 0x9e3779b1) >>> 0);
+  const random = new Random(input.seed || 1);
+  const size = Math.max(guide.width, guide.height);
+  let before: Match | undefined;
+  let current = resample(guide, sizes[0].width, sizes[0].height);
+  plan.levels.forEach((levelPlan, l) => {
+    const { width: w, height: h } = sizes[l];
+    const wanted = resample(guide, w, h);
+    const weights = strokes.map((s) => levelPlan.surface[s.influence] * s.part);
+    const total = weights.reduce((a, b) => a + b, 0);
+    if (total <= 1e-6) {
+      current = wanted;
+      before = undefined;
+      return;
+    }
+    checkpoint();
+    const shares = weights.map((v) => v / total);
+    const references = recoloured.map((r) => referenceLevel(r, levelPlan.part, SOFTNESS, size));
+    const level = new PatchLevel(
+      kernel,
+      w,
+      h,
+      references.map((r) => r.picture),
+      references.map((r) => r.guide),
+      HEIGHT_WEIGHT,
+      // only a reference that is taken literally brings pieces of its subject
+      levelPlan.over > 1.05 ? undefined : strokes.map((r, k) => surfaceAt(r.reference, references[k].picture)),
+    );
+    const fresh = !before;
+    if (before) {
+      carryUp(before, level);
+      current = level.vote(2, 2);
+    } else {
+      scatter(level, shares, random);
+      current = clonePicture(wanted);
+    }
+    const finer = resamplePlane(detail, guide.width, guide.height, w, h);
+    level.setGuide(
+      wanted,
+      finer.map((d) => 1 + DETAIL_GAIN * d),
+    );
+    const last = l === plan.levels.length - 1;
+    const rounds = ROUNDS[Math.min(l, ROUNDS.length - 1)];
+    const over = levelPlan.over;
+    for (let round = 0; round < rounds; round++) {
+      const first = fresh && round === 0;
+      if (!first) pullDetail(current, wanted, finer, DETAIL_PULL / over);
+      level.match(
+        current,
+        {
+          guide: GUIDE_WEIGHT / (over * over),
+          texture: first ? 0.3 : 1,
+          usage: USAGE_PRICE * over,
+          quota: QUOTA_PRICE,
+          shares,
+          passes: first ? 5 : l < plan.levels.length - 2 ? 2 : 1,
+          probes: last ? 3 : 8,
+          phase: round,
+        },
+        checkpoint,
+      );
+      current = level.vote(last && round === rounds - 1 ? 1 : 2);
+    }
+    before = { level, field: level.field.slice(), cost: level.cost.slice() };
+    onStep(`level ${l + 1} of ${plan.levels.length}`, 0.25 + 0.7 * ((l + 1) / plan.levels.length) ** 2, current);
+  });
+  return current;
+}
+
+/** The area of a reference that patches may be taken from, at the size of one of its levels. */
+function surfaceAt({ picture, surface }: PreparedReference, level: Picture): Uint8Array {
+  return Uint8Array.from({ length: level.width * level.height }, (_, i) => {
+    const x = Math.floor(((i % level.width) * picture.width) / level.width);
+    const y = Math.floor((Math.floor(i / level.width) * picture.height) / level.height);
+    return surface[y * picture.width + x];
+  });
+}
+
+/** A random place of the atlas for every pixel, each reference as often as its share. */
+function scatter(level: PatchLevel, shares: readonly number[], random: Random): void {
+  const field = level.field;
+  for (let i = 0; i < field.length; i++) {
+    let u = random.next();
+    let k = 0;
+    while (k < shares.length - 1 && u > shares[k]) u -= shares[k++];
+    const r = level.rects[k];
+    for (let tries = 0; tries < 12; tries++) {
+      const y = r.y0 + Math.floor(random.next() * (r.y1 - r.y0));
+      field[i] = y * level.atlasWidth + r.x0 + Math.floor(random.next() * (r.x1 - r.x0));
+      if (level.isValid(field[i])) break;
+    }
+  }
+}
+
+/** Carries a matched field to the next finer level. */
+function carryUp(from: Match, to: PatchLevel): void {
+  const field = to.field;
+  const cost = to.cost;
+  const { width: lw, height: lh, rects, atlasWidth } = from.level;
+  for (let y = 0; y < to.height; y++) {
+    const sy = Math.min(lh - 1, Math.floor((y * lh) / to.height));
+    for (let x = 0; x < to.width; x++) {
+      const s = sy * lw + Math.min(lw - 1, Math.floor((x * lw) / to.width));
+      const qy = Math.floor(from.field[s] / atlasWidth);
+      const qx = from.field[s] - qy * atlasWidth;
+      let k = 0;
+      while (qx >= rects[k].x1 + 3) k++;
+      const [a, b] = [rects[k], to.rects[k]];
+      const nx = (qx - a.x0 + 3) * 2 + (x & 1) - 3 + b.x0;
+      const ny = (qy - a.y0 + 3) * 2 + (y & 1) - 3 + b.y0;
+      const i = y * to.width + x;
+      field[i] = Math.max(b.y0, Math.min(b.y1 - 1, ny)) * to.atlasWidth + Math.max(b.x0, Math.min(b.x1 - 1, nx));
+      cost[i] = from.cost[s];
+    }
+  }
+}
+
+function pullDetail(current: Picture, wanted: Picture, detail: Float32Array, amount: number): void {
+  for (let c = 0; c < 3; c++) {
+    const [p, q] = [current.planes[c], wanted.planes[c]];
+    for (let i = 0; i < p.length; i++) p[i] += amount * detail[i] * (q[i] - p[i]);
+  }
+}
