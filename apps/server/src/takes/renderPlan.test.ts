@@ -1,0 +1,75 @@
+import type { Reference } from '../library/reference.entity';
+import type { MixInfluence, MixSettings } from '../mixes/mix.entity';
+import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
+
+const influence = (fields: Partial<MixInfluence> = {}): MixInfluence => ({
+  id: 'a',
+  referenceId: 'r',
+  gives: 'look',
+  weight: 0.8,
+  from: 0,
+  to: 1,
+  reading: 'normal',
+  on: true,
+  ...fields,
+});
+const mix = (influences: MixInfluence[], settings: Partial<MixSettings> = {}) => ({
+  prompt: 'marsh',
+  avoid: 'boats',
+  settings: { aspect: '3:2' as const, seed: 4, balance: 1, ...settings },
+  influences,
+});
+const references = new Map([['r', { pictureHash: 'f'.repeat(64) } as Reference]]);
+const engine = { name: 'urbild', version: '0.1.0' };
+
+test('a request is the mix in numbers, with pictures by their content', () => {
+  expect(requestFor(mix([influence()]), references, { quality: 'draft' })).toEqual({
+    prompt: 'marsh',
+    avoid: 'boats',
+    width: 320,
+    height: 216,
+    seed: 4,
+    balance: 1,
+    influences: [
+      {
+        id: 'a',
+        gives: 'look',
+        weight: 0.8,
+        from: 0,
+        to: 1,
+        on: true,
+        reading: 'normal',
+        pictures: [{ content: 'f'.repeat(64), weight: 1 }],
+      },
+    ],
+  });
+});
+
+test('a take may have words and a seed of its own; a reference that is gone is left out', () => {
+  const request = requestFor(mix([influence(), influence({ id: 'b', referenceId: 'gone' })]), references, {
+    quality: 'proof',
+    prompt: 'pier',
+    seed: 9,
+  });
+  expect(request).toMatchObject({ prompt: 'pier', seed: 9 });
+  expect(request.influences.map((i) => i.id)).toEqual(['a']);
+});
+
+test('a control has the same words, seed and size, and no references', () => {
+  const request = requestFor(mix([influence()], { balance: 1.4 }), references, { quality: 'proof' });
+  const control = controlRequest(request);
+  expect(control).toEqual({ ...request, balance: 1, influences: [] });
+  expect(isControl(control)).toBe(true);
+  expect(isControl(request)).toBe(false);
+  for (const silent of [influence({ on: false }), influence({ weight: 0 })]) {
+    expect(isControl(requestFor(mix([silent]), references, { quality: 'proof' }))).toBe(true);
+  }
+  expect(isControl(requestFor(mix([influence()], { balance: 0 }), references, { quality: 'proof' }))).toBe(true);
+});
+
+test('hashes tell requests and engines apart', () => {
+  const request = requestFor(mix([influence()]), references, { quality: 'proof' });
+  expect(requestHash(request, engine)).toBe(requestHash(structuredClone(request), engine));
+  expect(requestHash({ ...request, seed: 5 }, engine)).not.toBe(requestHash(request, engine));
+  expect(requestHash(request, { ...engine, version: '0.2.0' })).not.toBe(requestHash(request, engine));
+});
