@@ -15,9 +15,13 @@ export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix |
     <figure aria-label="Drift: arrival of every reference over the shots" className="relative px-4 pb-1">
       <figcaption className="flex gap-4 text-sm">
         <span className="text-muted">arrival over the shots</span>
-        {influences.map((i) => (
+        {influences.map((i, k) => (
           <span key={i.id} className="flex items-center gap-1.5 font-semibold">
-            <span className="h-0.5 w-4" style={{ background: HUES[lookup.hue(i)] }} aria-hidden />
+            <span
+              className="w-5 border-t-2"
+              style={{ borderColor: HUES[lookup.hue(i)], borderStyle: k % 2 ? 'dashed' : 'solid' }}
+              aria-hidden
+            />
             {lookup.name(i)}
           </span>
         ))}
