@@ -110,6 +110,8 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       this.blobs.put(result.thumbnail),
       this.blobs.put(result.descriptors),
     ]);
+    // somebody may have marked or removed the take meanwhile: what they wrote stays, the picture is added to it
+    await em.refresh(target);
     Object.assign(target, {
       pictureHash,
       thumbnailHash,
