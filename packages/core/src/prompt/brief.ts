@@ -1,24 +1,72 @@
+import type { Lch } from '../colour/oklch';
+
 /** Times of day that the painter can light. */
 export const TIMES = ['dawn', 'morning', 'noon', 'dusk', 'night', 'moonlight'] as const;
-export const WEATHERS = ['clear', 'cloudy', 'fog', 'rain', 'storm', 'snow'] as const;
+export const WEATHERS = ['clear', 'cloudy', 'fog', 'rain', 'storm', 'snow', 'wind'] as const;
 export const SEASONS = ['spring', 'summer', 'autumn', 'winter'] as const;
 export const PLACES = [
   'marsh',
   'reed channel',
   'stilt village',
-  'lighthouse',
   'harbour',
+  'market quay',
   'mill',
-  'open sea',
+  'lighthouse',
+  'boathouse',
   'pier',
+  'open sea',
+  'beach',
+  'meadow',
+  'forest',
+  'orchard',
+  'mountains',
+  'river bridge',
+  'village street',
+  'town square',
+  'kitchen',
+  'attic',
+  'greenhouse',
+  'night sky',
 ] as const;
 export const FRAMINGS = ['portrait', 'half figure', 'full figure', 'wide view'] as const;
-export const ACTIONS = ['stand', 'walk', 'pole', 'read', 'hold a lantern', 'wave'] as const;
-export const VIEWS = ['front', 'three-quarter', 'profile'] as const;
+export const ACTIONS = [
+  'stand',
+  'walk',
+  'run',
+  'sit',
+  'kneel',
+  'row',
+  'pole',
+  'read',
+  'hold',
+  'carry',
+  'wave',
+  'point',
+  'look up',
+  'lean',
+  'sleep',
+  'fly',
+  'swim',
+] as const;
+export const VIEWS = ['front', 'three-quarter', 'profile', 'back'] as const;
 export const EXPRESSIONS = ['calm', 'smile', 'laugh', 'worried', 'surprised', 'stern'] as const;
-export const SUBJECTS = ['Ilse', 'Brom', 'Tove', 'Marek', 'Juna'] as const;
-export const THINGS = ['boat', 'sailing boat', 'gulls', 'stilt house', 'mill', 'lighthouse'] as const;
-export const MEDIA = ['gouache', 'ink wash', 'linocut', 'pastel', 'paper-cut', 'woodblock'] as const;
+export const CAST_NAMES = ['Ilse', 'Brom', 'Tove', 'Marek', 'Juna'] as const;
+export const MEDIA = [
+  'gouache',
+  'ink wash',
+  'linocut',
+  'pastel',
+  'paper-cut',
+  'woodblock',
+  'embroidery',
+  'cyanotype',
+  'screen print',
+  'impasto',
+  'charcoal',
+  'pencil',
+  'stained glass',
+] as const;
+export const PATTERNS = ['stripes', 'dots', 'checks', 'flowers', 'patches'] as const;
 
 export type Time = (typeof TIMES)[number];
 export type Weather = (typeof WEATHERS)[number];
@@ -28,9 +76,10 @@ export type Framing = (typeof FRAMINGS)[number];
 export type Action = (typeof ACTIONS)[number];
 export type View = (typeof VIEWS)[number];
 export type Expression = (typeof EXPRESSIONS)[number];
-export type SubjectName = (typeof SUBJECTS)[number];
-export type ThingName = (typeof THINGS)[number];
+export type CastName = (typeof CAST_NAMES)[number];
 export type Medium = (typeof MEDIA)[number];
+export type Pattern = (typeof PATTERNS)[number];
+export type Age = 'child' | 'young' | 'grown' | 'old';
 
 /** A stretch of the prompt, as character positions [start, end). */
 export interface TextSpan {
@@ -41,9 +90,98 @@ export interface TextSpan {
 
 /** A stretch that was understood, and as what. */
 export interface UnderstoodSpan extends TextSpan {
-  /** The axis and value, e.g. "time: dusk". */
+  /** The axis and value, e.g. "time: dusk"; "no thing: boat" for what shall not appear. */
   readonly means: string;
 }
+
+/** A colour by name. */
+export interface NamedColour {
+  readonly name: string;
+  readonly lch: Lch;
+}
+
+/**
+ * What ties an entity to the one named before it ("a cat on a crate": the crate carries how 'on' and the cat as target):
+ * the target, an index into the brief's entities, is `how` this one.
+ */
+export interface Relation {
+  readonly how: 'beside' | 'behind' | 'before' | 'in' | 'on' | 'under' | 'over' | 'with' | 'at';
+  readonly target: number;
+}
+
+/** What every drawn thing has: how many, where, how large. */
+export interface Placed {
+  /** 1..8 */
+  readonly count: number;
+  readonly size?: 'tall' | 'short' | 'big' | 'small' | 'long';
+  readonly side?: 'left' | 'right' | 'middle';
+  readonly distance?: 'near' | 'far';
+  readonly relation?: Relation;
+}
+
+/** A garment and its cloth. */
+export interface Garment {
+  /** A value of the garment words, e.g. "coat". */
+  readonly kind: string;
+  readonly colour?: NamedColour;
+  readonly second?: NamedColour;
+  readonly pattern?: Pattern;
+}
+
+/** Something in the hands: a thing or a small creature. */
+export interface Held {
+  readonly what: string;
+  readonly creature: boolean;
+  readonly colour?: NamedColour;
+  readonly size?: Placed['size'];
+}
+
+/** A person as the words describe one; what is absent was not said. */
+export interface PersonBrief extends Placed {
+  readonly kind: 'person';
+  readonly cast?: CastName;
+  readonly age?: Age;
+  readonly sex?: 'woman' | 'man';
+  readonly build?: 'thin' | 'round';
+  readonly skin?: 'dark' | 'brown' | 'pale';
+  readonly hair?: { readonly style?: string; readonly length?: 'short' | 'long'; readonly colour?: NamedColour };
+  readonly beard?: { readonly colour?: NamedColour };
+  readonly moustache?: boolean;
+  readonly freckles?: boolean;
+  readonly glasses?: boolean;
+  readonly earring?: boolean;
+  readonly eyes?: NamedColour;
+  readonly garments: readonly Garment[];
+  /** The colour of "a woman in red". */
+  readonly clothes?: NamedColour;
+  /** What was refused for this person: "hat", "beard", ... */
+  readonly bare: readonly string[];
+  readonly holds: readonly Held[];
+  readonly action?: Action;
+  readonly expression?: Expression;
+  readonly view?: View;
+}
+
+/** A creature as the words describe it. */
+export interface CreatureBrief extends Placed {
+  readonly kind: 'creature';
+  readonly species: string;
+  readonly cast?: CastName;
+  readonly colour?: NamedColour;
+  readonly action?: Action;
+  readonly view?: View;
+  /** A scarf or a hat on a creature. */
+  readonly garments: readonly Garment[];
+}
+
+/** A thing. */
+export interface ThingBrief extends Placed {
+  readonly kind: 'thing';
+  readonly thing: string;
+  readonly colour?: NamedColour;
+}
+
+export type Entity = PersonBrief | CreatureBrief | ThingBrief;
 
 /** What a prompt asks for, in the painter's terms. */
 export interface SceneBrief {
@@ -53,13 +191,22 @@ export interface SceneBrief {
   readonly season: Season;
   readonly place: PlaceName;
   readonly framing: Framing;
-  readonly action: Action;
-  readonly view: View;
-  readonly expression: Expression;
-  readonly subjects: readonly SubjectName[];
-  readonly things: readonly ThingName[];
+  /** Light from behind, or from lamps. */
+  readonly light?: 'backlit' | 'lamplight';
+  /** The eye above or below its usual height. */
+  readonly camera?: 'above' | 'below';
+  /** People, creatures and things, in the order in which they are named. */
+  readonly entities: readonly Entity[];
+  /** What shall not appear: "thing: boat", "creature: heron", "person", ... */
+  readonly avoid: readonly string[];
   readonly medium?: Medium;
+  /** Colours named with the medium: "linocut in red". */
+  readonly inks: readonly NamedColour[];
   readonly understood: readonly UnderstoodSpan[];
   /** Words that mean something, but nothing that the painter can draw. */
   readonly unheard: readonly TextSpan[];
 }
+
+/** The people of a brief. */
+export const peopleOf = (brief: SceneBrief): PersonBrief[] =>
+  brief.entities.filter((e): e is PersonBrief => e.kind === 'person');

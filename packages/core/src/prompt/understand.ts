@@ -1,87 +1,61 @@
-import type {
-  Action,
-  Expression,
-  Framing,
-  Medium,
-  PlaceName,
-  SceneBrief,
-  Season,
-  SubjectName,
-  TextSpan,
-  ThingName,
-  Time,
-  UnderstoodSpan,
-  View,
-  Weather,
-} from './brief';
-import { GRAMMAR, NEGATIONS, VOCABULARY, type Axis } from './vocabulary';
+import type { Action, Entity, Framing, Medium, PlaceName, Relation, SceneBrief, Season, Time, Weather } from './brief';
+import type { EntityDraft } from './draft';
+import { LANDMARKS } from './english/places';
+import type { Axis } from './lexicon';
+import { Reader } from './reader';
 
 /** The longest prompt that is read, in characters. */
 export const MAX_PROMPT_LENGTH = 2000;
+/** The most entities, and the most people, of one picture. */
+export const MAX_ENTITIES = 14;
+export const MAX_PEOPLE = 4;
 
-interface Meaning {
-  readonly axis: Axis;
-  readonly value: string;
-}
+/** Where a creature lives, if the words name no place. */
+const HABITAT: Readonly<Record<string, PlaceName>> = {
+  whale: 'open sea',
+  fish: 'open sea',
+  seal: 'beach',
+  crab: 'beach',
+  turtle: 'beach',
+  fox: 'meadow',
+  rabbit: 'meadow',
+  cow: 'meadow',
+  sheep: 'meadow',
+  horse: 'meadow',
+  butterfly: 'meadow',
+  deer: 'forest',
+  bear: 'forest',
+  wolf: 'forest',
+  squirrel: 'forest',
+  hedgehog: 'forest',
+  owl: 'forest',
+  pig: 'meadow',
+  hen: 'village street',
+  mouse: 'kitchen',
+};
 
-const LONGEST = 5;
-const PHRASES: ReadonlyMap<string, readonly Meaning[]> = buildPhrases();
+/** Places with a roof. */
+export const INDOORS: ReadonlySet<string> = new Set(['boathouse', 'kitchen', 'attic', 'greenhouse']);
 
-function buildPhrases(): Map<string, Meaning[]> {
-  const phrases = new Map<string, Meaning[]>();
-  for (const [axis, lines] of Object.entries(VOCABULARY) as [Axis, Record<string, readonly string[]>][]) {
-    for (const [value, words] of Object.entries(lines)) {
-      for (const word of words) {
-        const key = word.replace(/-/g, ' ');
-        phrases.set(key, [...(phrases.get(key) ?? []), { axis, value }]);
-      }
-    }
-  }
-  return phrases;
-}
-
-/** The plain forms that a word may stand for: plural, -ing, -ed, doubled consonants. */
-export function plainForms(word: string): string[] {
-  const forms = [word];
-  const add = (stem: string) => {
-    if (stem.length < 2) return;
-    forms.push(stem, stem + 'e');
-    if (/([bdfglmnprt])\1$/.test(stem)) forms.push(stem.slice(0, -1));
-  };
-  if (word.endsWith('ies')) forms.push(word.slice(0, -3) + 'y');
-  if (word.endsWith('es')) forms.push(word.slice(0, -2));
-  if (word.endsWith('s') && !word.endsWith('ss')) forms.push(word.slice(0, -1));
-  if (word.endsWith('ing')) add(word.slice(0, -3));
-  if (word.endsWith('ed')) add(word.slice(0, -2));
-  return forms;
-}
-
-interface Token extends TextSpan {
-  readonly word: string;
-}
-
-function tokenise(text: string): Token[] {
-  const tokens: Token[] = [];
-  for (const match of text.matchAll(/[\p{L}\p{N}]+/gu)) {
-    const start = match.index;
-    tokens.push({ start, end: start + match[0].length, text: match[0], word: match[0].toLowerCase() });
-  }
-  return tokens;
-}
-
-function lookUp(tokens: readonly Token[], at: number): { count: number; meanings: readonly Meaning[] } | undefined {
-  for (let count = Math.min(LONGEST, tokens.length - at); count >= 1; count--) {
-    const words = tokens.slice(at, at + count).map((t) => t.word);
-    const variants = [words.join(' ')];
-    for (const form of plainForms(words[count - 1])) variants.push([...words.slice(0, -1), form].join(' '));
-    if (count > 1) for (const form of plainForms(words[0])) variants.push([form, ...words.slice(1)].join(' '));
-    for (const key of variants) {
-      const meanings = PHRASES.get(key);
-      if (meanings) return { count, meanings };
-    }
-  }
-  return undefined;
-}
+const INDOOR_THINGS: Readonly<Record<string, PlaceName>> = {
+  stove: 'kitchen',
+  table: 'kitchen',
+  teapot: 'kitchen',
+  bed: 'attic',
+  shelf: 'attic',
+  clock: 'attic',
+  rug: 'attic',
+  campfire: 'forest',
+  tent: 'forest',
+  snowman: 'village street',
+  'street lamp': 'village street',
+  haystack: 'meadow',
+  scarecrow: 'meadow',
+  balloon: 'meadow',
+  tree: 'meadow',
+  cottage: 'meadow',
+  peaks: 'mountains',
+};
 
 /**
  * Reads a prompt: words -> what to draw. `avoid` holds words that shall not appear; a "no ..." or "without ..." in the
@@ -90,73 +64,166 @@ function lookUp(tokens: readonly Token[], at: number): { count: number; meanings
  */
 export function understand(prompt: string, avoid = ''): SceneBrief {
   const text = prompt.slice(0, MAX_PROMPT_LENGTH);
-  const tokens = tokenise(text);
-  const heard = new Map<Axis, string[]>();
-  const refused = new Set<string>();
-  const understood: UnderstoodSpan[] = [];
-  const unheard: TextSpan[] = [];
-  const refuse = (meanings: readonly Meaning[]) => meanings.forEach((m) => refused.add(`${m.axis}: ${m.value}`));
-  const avoided = tokenise(avoid.slice(0, MAX_PROMPT_LENGTH));
-  for (let i = 0; i < avoided.length;) {
-    const found = lookUp(avoided, i);
-    if (found) refuse(found.meanings);
-    i += found?.count ?? 1;
+  const reader = new Reader();
+  reader.read(text);
+  const refused = new Set(reader.refused);
+  if (avoid.trim()) {
+    const unwanted = new Reader();
+    unwanted.read(avoid.slice(0, MAX_PROMPT_LENGTH));
+    for (const e of unwanted.entities.filter((d) => d.kind !== 'person' || d.cast || d.age))
+      refused.add(e.cast ? `cast: ${e.cast}` : e.kind === 'person' ? 'person' : `${e.kind}: ${e.what}`);
+    for (const [axis, values] of unwanted.heard) for (const v of values) refused.add(`${axis}: ${v}`);
+    for (const e of unwanted.entities) for (const g of e.garments) refused.add(`garment: ${g.kind}`);
   }
-  let negated = false;
-  for (let i = 0; i < tokens.length;) {
-    const token = tokens[i];
-    if (NEGATIONS.has(token.word)) {
-      negated = true;
-      i++;
-      continue;
-    }
-    const found = lookUp(tokens, i);
-    if (found) {
-      const end = tokens[i + found.count - 1].end;
-      const means = found.meanings.map((m) => `${m.axis}: ${m.value}`).join(', ');
-      understood.push({
-        start: token.start,
-        end,
-        text: text.slice(token.start, end),
-        means: negated ? `no ${means}` : means,
-      });
-      if (negated) refuse(found.meanings);
-      else for (const { axis, value } of found.meanings) heard.set(axis, [...(heard.get(axis) ?? []), value]);
-      negated = false;
-      i += found.count;
-      continue;
-    }
-    if (!GRAMMAR.has(token.word)) {
-      unheard.push({ start: token.start, end: token.end, text: token.text });
-      negated = false;
-    }
-    i++;
-  }
-  const all = (axis: Axis) => (heard.get(axis) ?? []).filter((value) => !refused.has(`${axis}: ${value}`));
-  return { text, understood, unheard, ...decide(all) };
+  const all = (axis: Axis) => (reader.heard.get(axis) ?? []).filter((value) => !refused.has(`${axis}: ${value}`));
+  const drafts = reader.entities.filter((e) => !isRefused(e, refused));
+  const weathers = all('weather');
+  const weather = (weathers.includes('snow') ? 'snow' : (weathers[0] ?? 'clear')) as Weather;
+  const times = all('time');
+  const { place, landmarks } = decidePlace(reader, drafts, refused);
+  for (const thing of landmarks)
+    if (!drafts.some((e) => e.what === thing))
+      drafts.push({ kind: 'thing', what: thing, count: 1, distance: 'far', garments: [], bare: [], holds: [] });
+  const night = times.length === 0 && (place === 'night sky' || reader.places.some((p) => p.place === 'night sky'));
+  for (const e of drafts) if (e.kind === 'person') e.view ??= reader.general.view;
+  const light = all('light')[0] as SceneBrief['light'];
+  return {
+    text,
+    time: (times.includes('moonlight')
+      ? 'moonlight'
+      : (times[0] ?? (night ? 'night' : light === 'lamplight' ? 'dusk' : 'noon'))) as Time,
+    weather,
+    season: (all('season')[0] ?? (weather === 'snow' ? 'winter' : 'summer')) as Season,
+    place,
+    framing: (all('framing')[0] ?? 'full figure') as Framing,
+    light,
+    camera: all('camera')[0] as SceneBrief['camera'],
+    entities: finish(drafts, refused),
+    avoid: [...refused],
+    medium: all('medium')[0] as Medium | undefined,
+    inks: reader.inks,
+    understood: reader.understood,
+    unheard: reader.unheard,
+  };
 }
 
-/** One value per axis: the first one heard, except where words name two things at once. */
-function decide(all: (axis: Axis) => string[]): Omit<SceneBrief, 'text' | 'understood' | 'unheard'> {
-  const subjects = [...new Set(all('subject'))] as SubjectName[];
-  const people = subjects.filter((s) => s !== 'Brom');
-  const times = all('time');
-  const weather = (all('weather')[0] ?? 'clear') as Weather;
-  const season = (all('season')[0] ?? (weather === 'snow' ? 'winter' : 'summer')) as Season;
-  const actions = all('action');
-  const places = all('place');
-  const place = people.length && places.length > 1 ? places.find((p) => p !== 'open sea') : places[0];
-  return {
-    time: (times.includes('moonlight') ? 'moonlight' : (times[0] ?? 'noon')) as Time,
-    weather,
-    season,
-    place: (place ?? (actions.includes('pole') ? 'reed channel' : 'marsh')) as PlaceName,
-    framing: (all('framing')[0] ?? 'full figure') as Framing,
-    action: (actions[0] ?? 'stand') as Action,
-    view: (all('view')[0] ?? 'three-quarter') as View,
-    expression: (all('expression')[0] ?? 'smile') as Expression,
-    subjects,
-    things: [...new Set(all('thing'))] as ThingName[],
-    medium: all('medium')[0] as Medium | undefined,
+function isRefused(e: EntityDraft, refused: ReadonlySet<string>): boolean {
+  if (e.cast) return refused.has(`cast: ${e.cast}`) || (e.cast === 'Brom' && refused.has('creature: heron'));
+  if (e.kind === 'person') return refused.has('person');
+  return refused.has(`${e.kind}: ${e.what}`);
+}
+
+/** The setting is where things are "in" or "at"; other places become landmarks in the distance. */
+function decidePlace(
+  reader: Reader,
+  drafts: readonly EntityDraft[],
+  refused: ReadonlySet<string>,
+): { place: PlaceName; landmarks: string[] } {
+  const mentions = reader.places.filter((p) => !refused.has(`place: ${p.place}`));
+  const settles = (how?: string) => how === 'in' || how === 'at' || how === 'on';
+  const weight = (p: (typeof mentions)[number], i: number): number => {
+    let w = -i * 0.01;
+    if (settles(p.how)) w += 2;
+    if (p.how === 'beside' || p.how === 'behind' || p.how === 'before' || p.how === 'over') w -= 1;
+    if (p.distance === 'far') w -= 4;
+    if (p.place === 'night sky' || p.place === 'open sea') w -= 1.5;
+    return w;
   };
+  const sorted = [...mentions].sort((a, b) => weight(b, mentions.indexOf(b)) - weight(a, mentions.indexOf(a)));
+  const act = (action: Action) => drafts.some((e) => e.action === action);
+  const usual = (): PlaceName => {
+    if (act('pole')) return 'reed channel';
+    if (act('row')) return 'open sea';
+    for (const e of drafts) {
+      if (e.cast === 'Brom') return 'marsh';
+      const home = e.kind === 'creature' ? HABITAT[e.what] : e.kind === 'thing' ? INDOOR_THINGS[e.what] : undefined;
+      if (home) return home;
+    }
+    return drafts.some((e) => e.kind === 'person' && !e.cast) ? 'meadow' : 'marsh';
+  };
+  // "in front of a greenhouse" is outside of it
+  const outside = sorted.length > 0 && INDOORS.has(sorted[0].place) && weight(sorted[0], 0) < -0.5;
+  const place = (outside ? usual() : (sorted[0]?.place ?? usual())) as PlaceName;
+  const landmarks = sorted
+    .slice(outside ? 0 : 1)
+    .filter((p) => p.place !== place)
+    .map((p) => LANDMARKS[p.place])
+    .filter((thing): thing is string => !!thing && !refused.has(`thing: ${thing}`));
+  return { place, landmarks: [...new Set(landmarks)] };
+}
+
+/** Drafts -> entities: at most so many, relations as indexes. */
+function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): Entity[] {
+  const kept: EntityDraft[] = [];
+  let people = 0;
+  for (const e of drafts) {
+    if (kept.length >= MAX_ENTITIES) break;
+    if (e.kind === 'person') {
+      if (people >= MAX_PEOPLE) continue;
+      e.count = Math.min(e.count, MAX_PEOPLE - people);
+      people += e.count;
+    }
+    kept.push(e);
+  }
+  return kept.map((e): Entity => {
+    const target = e.relation ? kept.indexOf(e.relation.target) : -1;
+    const relation: Relation | undefined = e.relation && target >= 0 ? { how: e.relation.how, target } : undefined;
+    const placed = { count: e.count, size: e.size, side: e.side, distance: e.distance, relation };
+    const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
+    if (e.kind === 'thing') return { kind: 'thing', thing: e.what, colour: e.colour, ...placed };
+    if (e.kind === 'creature')
+      return {
+        kind: 'creature',
+        species: e.what,
+        cast: e.cast,
+        colour: e.colour,
+        action: e.action,
+        view: e.view,
+        garments,
+        ...placed,
+      };
+    const {
+      cast,
+      age,
+      sex,
+      build,
+      skin,
+      hair,
+      beard,
+      moustache,
+      freckles,
+      glasses,
+      earring,
+      eyes,
+      clothes,
+      bare,
+      holds,
+      action,
+      expression,
+      view,
+    } = e;
+    return {
+      kind: 'person',
+      cast,
+      age,
+      sex,
+      build,
+      skin,
+      hair,
+      beard,
+      moustache,
+      freckles,
+      glasses,
+      earring,
+      eyes,
+      garments,
+      clothes,
+      bare,
+      holds: holds.filter((h) => !refused.has(`thing: ${h.what}`)),
+      action,
+      expression,
+      view,
+      ...placed,
+    };
+  });
 }

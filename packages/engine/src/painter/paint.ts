@@ -20,6 +20,8 @@ export interface PaintOptions {
   readonly width: number;
   readonly height: number;
   readonly seed: number;
+  /** 0 the same composition for every seed, 1 a free one (usual). */
+  readonly spread?: number;
   readonly hints?: LayoutHints;
   /** The words' medium, or gouache, when absent. */
   readonly medium?: Medium;
@@ -31,7 +33,7 @@ export interface PaintOptions {
 /** Paints a brief: the same brief, size and seed give the same pixels. */
 export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const { width, height } = options;
-  const scene = compose(brief, width, height, options.seed, options.hints);
+  const scene = compose(brief, options);
   const canvas = renderScene(scene, options.medium ?? brief.medium ?? 'gouache', options.inks, options.checkpoint);
   const { data } = canvas.getContext('2d').getImageData(0, 0, width, height);
   return { width, height, rgba: data, labels: labelMap(scene) };

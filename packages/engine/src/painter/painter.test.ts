@@ -2,7 +2,7 @@ import { createHash } from 'crypto';
 import { ACTIONS, MEDIA, PLACES, pictureFromRgba, TIMES, understand, WEATHERS, type Medium } from '@urbild/core';
 import { bendLimb } from './figures/limbs';
 import { HeadModel } from './figures/headModel';
-import { CAST } from './figures/person';
+import { CAST } from './figures/cast';
 import { ribbon, resamplePath, spline } from './geometry/curve';
 import { areaOf, boundsOf, ellipse, rectangle } from './geometry/point';
 import { scanPath } from './geometry/scan';

@@ -13,6 +13,7 @@ export function gull(
   colour: Lch = [0.95, 0.01, 90],
   depth = 0.2,
 ): void {
+  if (!scene.allows('creature: gull')) return;
   scene.pen({ region: REGION.animal, depth }).shape(
     ribbon(
       [
@@ -35,9 +36,11 @@ export interface HeronStyle {
   readonly flip?: boolean;
   /** The red neckerchief by which Brom is known. */
   readonly scarf?: boolean;
+  /** The colour of its feathers, grey if absent. */
+  readonly colour?: Lch;
 }
 
-const GREY: Lch = [0.64, 0.025, 245];
+const USUAL: Lch = [0.64, 0.025, 245];
 const DARK_GREY: Lch = [0.46, 0.03, 255];
 const WHITE: Lch = [0.92, 0.012, 90];
 const BLACK: Lch = [0.24, 0.02, 270];
@@ -51,8 +54,9 @@ export function heron(
   y: number,
   size: number,
   depth: number,
-  { flip = false, scarf = true }: HeronStyle = {},
+  { flip = false, scarf = true, colour }: HeronStyle = {},
 ): void {
+  const GREY = colour ?? USUAL;
   const f = flip ? -1 : 1;
   const P = (u: number, v: number): Point => [x + u * size * f, y - v * size];
   const path = (...points: readonly (readonly [number, number, 1?])[]): Point[] =>

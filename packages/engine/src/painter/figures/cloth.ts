@@ -1,7 +1,6 @@
-import { adjustLch, lerp, mixLch, type Lch } from '@urbild/core';
-import { capsule, ribbon } from '../geometry/curve';
-import type { Point } from '../geometry/point';
-import type { ShapeNode } from '../stage/displayList';
+import { adjustLch, mixLch } from '@urbild/core';
+import { capsule } from '../geometry/curve';
+import { ellipse, type Point } from '../geometry/point';
 import { REGION } from '../stage/region';
 import type { FigureFrame } from './figure';
 import type { Trunk } from './trunk';
@@ -9,19 +8,16 @@ import type { Trunk } from './trunk';
 const G = REGION.garment;
 
 function fold(f: FigureFrame, points: Point[], alpha: number): void {
-  f.stroke(G, points, 0.02, mixLch(adjustLch(f.person.coat.colour, -0.15, 1, -6), f.scene.light.shadow, 0.2), {
+  f.stroke(G, points, 0.02, mixLch(adjustLch(f.person.top.colour, -0.15, 1, -6), f.scene.light.shadow, 0.2), {
     alpha,
     taper: [0.3, 0.4],
   });
 }
 
 /** Seams, toggles, pockets and folds of an oilskin coat. */
-export function oilskin(
-  f: FigureFrame,
-  { narrow: cw, middle: m, seam, hem, hips: hw, shoulders: sw, cos, sin }: Trunk,
-): void {
+function oilskin(f: FigureFrame, { narrow: cw, middle: m, seam, hem, hips: hw, shoulders: sw, cos, sin }: Trunk): void {
   const k = f.person.girth;
-  const dark = mixLch(adjustLch(f.person.coat.colour, -0.13, 1, -8), f.scene.light.shadow, 0.12);
+  const dark = mixLch(adjustLch(f.person.top.colour, -0.13, 1, -8), f.scene.light.shadow, 0.12);
   const full = { taper: [0, 0] as const };
   fold(
     f,
@@ -173,25 +169,10 @@ export function oilskin(
   );
 }
 
-/** Stripes or stitches of a jumper. */
-export function jumper(f: FigureFrame, { narrow: cw, seam }: Trunk): void {
-  const { colour, second } = f.person.coat;
-  if (second) {
-    for (let y = 0.18; y < 1.8; y += 0.24) {
-      const row: Point[] = [];
-      for (let x = -1; x <= 1; x += 0.1) row.push([x, y + 0.05 * (1 - x * x)]);
-      f.flat(
-        G,
-        ribbon(
-          row,
-          row.map(() => 0.1),
-          0.05,
-        ),
-        second,
-        { texture: 0.8, rim: 0, shade: 0 },
-      );
-    }
-  } else if (f.detail) {
+/** Stitches of a plain jumper, and its folds. */
+function jumper(f: FigureFrame, { narrow: cw, seam }: Trunk): void {
+  const { colour, pattern } = f.person.top;
+  if (!pattern && f.detail)
     for (let x = -0.5, i = 0; x <= 0.5; x += 0.125, i++)
       for (let y = 0.1; y < 1.7; y += 0.11) {
         const cx = x * cw * 1.1 + seam(0) * 0.6;
@@ -207,7 +188,6 @@ export function jumper(f: FigureFrame, { narrow: cw, seam }: Trunk): void {
           { alpha: 0.7 },
         );
       }
-  }
   fold(
     f,
     [
@@ -228,8 +208,86 @@ export function jumper(f: FigureFrame, { narrow: cw, seam }: Trunk): void {
   );
 }
 
+/** Seam and buttons of a coat, jacket or shirt. */
+function buttoned(f: FigureFrame, t: Trunk, buttons: readonly number[], size: number): void {
+  const { colour } = f.person.top;
+  const dark = mixLch(adjustLch(colour, -0.15), f.scene.light.shadow, 0.15);
+  f.stroke(
+    G,
+    [
+      [t.seam(0.1), 0.1],
+      [t.seam(0.7), 0.7],
+      [t.seam(1.4), 1.4],
+      [t.seam(t.hem), t.hem],
+    ],
+    0.018,
+    dark,
+    { taper: [0, 0], alpha: 0.85 },
+  );
+  for (const y of buttons) {
+    const x = t.seam(y) - 0.07 * t.cos;
+    f.shape(REGION.prop, ellipse(x, y, size, size, 0, 10), colour[0] > 0.5 ? [0.3, 0.05, 50] : [0.8, 0.08, 80], {
+      texture: 0,
+      line: 0.6,
+    });
+  }
+  for (const s of [-1, 1])
+    fold(
+      f,
+      [
+        [s * 0.42 * t.narrow, 0.4],
+        [s * 0.36 * t.narrow, 0.9],
+        [s * 0.44 * t.narrow, t.hem],
+      ],
+      0.4,
+    );
+}
+
+/** Seen from behind: one seam down the middle and folds at the waist. */
+function backSeam(f: FigureFrame, t: Trunk): void {
+  fold(
+    f,
+    [
+      [t.seam(0.2), 0.2],
+      [t.seam(1), 1],
+      [t.seam(t.hem), t.hem],
+    ],
+    0.7,
+  );
+  for (const s of [-1, 1])
+    fold(
+      f,
+      [
+        [s * 0.4, 0.4],
+        [s * 0.3, 0.95],
+        [s * 0.42, t.hem],
+      ],
+      0.45,
+    );
+}
+
+/** What fastens and folds the top that a person wears. */
+export function paintFastenings(f: FigureFrame, t: Trunk): void {
+  const { kind } = f.person.top;
+  if (t.back) return backSeam(f, t);
+  switch (kind) {
+    case 'oilskin':
+      return oilskin(f, t);
+    case 'coat':
+      return buttoned(f, t, [0.5, 0.85, 1.2, 1.6], 0.05);
+    case 'jacket':
+      return buttoned(f, t, [0.6, 0.95, 1.3], 0.045);
+    case 'shirt':
+      return buttoned(f, t, [0.25, 0.55, 0.85, 1.15], 0.028);
+    case 'jumper':
+      return jumper(f, t);
+    case 'dress':
+      return dressFolds(f, t);
+  }
+}
+
 /** The long folds of a dress. */
-export function dressFolds(f: FigureFrame, { narrow: cw }: Trunk): void {
+function dressFolds(f: FigureFrame, { narrow: cw }: Trunk): void {
   fold(
     f,
     [
@@ -257,55 +315,4 @@ export function dressFolds(f: FigureFrame, { narrow: cw }: Trunk): void {
     ],
     0.5,
   );
-}
-
-/** A patterned shawl over the shoulders. */
-export function shawl(f: FigureFrame, { shoulders: sw, narrow: cw, seam, sin }: Trunk, colour: Lch): void {
-  const cloth: ShapeNode = f.shape(
-    G,
-    [
-      [-0.24 * cw, -0.1],
-      [-sw * 0.8, 0],
-      [-sw * 1.12, 0.25],
-      [-sw * 1.1, 0.75],
-      [-0.35 * cw, 1],
-      [seam(0.9) + 0.02, 1.25, 1],
-      [0.4 * cw + 0.1 * sin, 0.95],
-      [sw * 1.12, 0.7],
-      [sw * 1.12, 0.25],
-      [sw * 0.8, 0],
-      [0.24 * cw, -0.1],
-      [seam(0.3) * 0.9, 0.28, 1],
-    ],
-    colour,
-    { strokes: 0.8, shade: 1.1 },
-  );
-  f.scene.inside(cloth, () => {
-    for (let i = 0; i < 7; i++) {
-      const t = i / 6;
-      f.stroke(
-        G,
-        [
-          [lerp(-1, 1, t) * sw * 1.1, 0.1],
-          [lerp(-0.6, 0.6, t) * sw + seam(0.5) * 0.4, 0.7],
-          [seam(1.2) + lerp(-0.1, 0.1, t), 1.3],
-        ],
-        0.012,
-        [0.5, 0.1, 25],
-        { alpha: 0.55, taper: [0, 0] },
-      );
-    }
-    for (const y of [0.45, 0.62, 0.78])
-      f.stroke(
-        G,
-        [
-          [-sw * 1.2, y - 0.2],
-          [seam(0.5) * 0.8, y + 0.28],
-          [sw * 1.2, y - 0.2],
-        ],
-        0.016,
-        [0.45, 0.1, 20],
-        { alpha: 0.6, taper: [0, 0] },
-      );
-  });
 }

@@ -4,12 +4,14 @@ import { ellipse, type Point } from '../geometry/point';
 import { REGION } from '../stage/region';
 import type { FigureFrame } from './figure';
 import type { HeadModel } from './headModel';
+import { paintTail, paintTonsure, paintWaves } from './hairBack';
 import type { HairStyle } from './person';
 
 const HAIR = REGION.hair;
 
 /** The hair line: height on the head by angle from the midline (degrees, 0..180). */
-const HAIR_LINE: Readonly<Record<HairStyle, (angle: number) => number>> = {
+type BaseStyle = 'plait' | 'short' | 'bowl' | 'curly' | 'bun' | 'long';
+const HAIR_LINE_BASE: Readonly<Record<BaseStyle, (angle: number) => number>> = {
   plait: (angle) => {
     const q = Math.abs(angle - 8);
     return q < 4
@@ -82,16 +84,25 @@ const HAIR_LINE: Readonly<Record<HairStyle, (angle: number) => number>> = {
     ])(Math.abs(angle)),
 };
 
+const LINES: Readonly<Partial<Record<HairStyle, (angle: number) => number>>> = {
+  'two plaits': (angle) => HAIR_LINE_BASE.plait(Math.abs(angle) + 8),
+  ponytail: (angle) => HAIR_LINE_BASE.bun(angle),
+  wavy: (angle) => HAIR_LINE_BASE.long(angle),
+  tousled: (angle) => HAIR_LINE_BASE.short(angle) + 0.03 * Math.sin(angle * 0.9),
+};
+const hairLineAt = (style: HairStyle, angle: number): number =>
+  (LINES[style] ?? HAIR_LINE_BASE[style as BaseStyle] ?? HAIR_LINE_BASE.short)(angle);
+
 const turnOf = (angle: number) => ((angle + 540) % 360) - 180;
 
 /** The hair line across the visible half of the head, from left to right. */
 function hairLine(f: FigureFrame, m: HeadModel): Point[] {
   const { style } = f.person.hair;
-  const ragged = style === 'bowl' || style === 'short' ? 0.012 : 0.006;
+  const ragged = style === 'tousled' ? 0.035 : style === 'bowl' || style === 'short' ? 0.012 : 0.006;
   const points: Point[] = [];
   for (let angle = -90 - m.yaw, i = 0; angle <= 90 - m.yaw + 0.01; angle += 3, i++) {
     const y =
-      HAIR_LINE[style](turnOf(angle)) + ragged * Math.sin(i * 2.1) + (style === 'bowl' && i % 4 === 0 ? 0.015 : 0);
+      hairLineAt(style, turnOf(angle)) + ragged * Math.sin(i * 2.1) + (style === 'bowl' && i % 4 === 0 ? 0.015 : 0);
     points.push(m.on(angle, y, 0, 1.02));
   }
   return points;
@@ -109,7 +120,9 @@ export function paintBackHair(f: FigureFrame, m: HeadModel): void {
       colour,
       { strokes: 0.5 },
     );
-  if (style === 'long') {
+  if (style === 'ponytail' && !m.away) paintTail(f, m);
+  if (style === 'wavy' && !m.away) paintWaves(f, m, dark);
+  if (style === 'long' && !m.away) {
     const back: Point[] = Array.from({ length: 14 }, (_, i) => {
       const a = ((-215 + (i / 13) * 250) * Math.PI) / 180;
       return m.place(-0.08 * m.sin + Math.cos(a) * 0.5, -0.06 + Math.sin(a) * 0.5);
@@ -194,10 +207,11 @@ export function paintHairShadow(f: FigureFrame, m: HeadModel, shade: Lch): void 
 /** The hair on top of the head. */
 export function paintHairCap(f: FigureFrame, m: HeadModel): void {
   const { style, colour, volume } = f.person.hair;
+  if (style === 'bald') return paintTonsure(f, m);
   const line = hairLine(f, m);
-  const size = volume * (style === 'curly' ? 1.1 : 1.055);
+  const size = volume * (style === 'curly' ? 1.1 : style === 'tousled' ? 1.12 : 1.055);
   const ys: [side: 1 | -1, y: number][] = [];
-  const edge = (angle: number) => HAIR_LINE[style](turnOf(angle));
+  const edge = (angle: number) => hairLineAt(style, turnOf(angle));
   for (let y = Math.min(edge(90 - m.yaw), 0.36); y >= -0.5; y -= 0.025) ys.push([1, y]);
   for (let y = -0.5; y <= Math.min(edge(-90 - m.yaw), 0.4); y += 0.025) ys.push([-1, y]);
   const top = ys.map(([side, y]) => {
@@ -244,9 +258,9 @@ function strands(f: FigureFrame, m: HeadModel): void {
     if (style === 'curly') {
       const at = m.place(lerp(-0.45, 0.45, r.next()), lerp(-0.56, 0.1, r.next()));
       curl(f, at, r.range(0.03, 0.06), 0.6);
-    } else if (style === 'short' || style === 'bowl') {
+    } else if (style === 'short' || style === 'bowl' || style === 'tousled') {
       const a = r.range(-85 - m.yaw, 85 - m.yaw);
-      const y = HAIR_LINE[style](turnOf(a));
+      const y = hairLineAt(style, turnOf(a));
       f.stroke(
         HAIR,
         [m.on(a * 0.65, -0.47, 0, 1.03), m.on(a * 0.9, lerp(-0.4, y, 0.45), 0, 1.04), m.on(a, y - 0.01, 0, 1.02)],

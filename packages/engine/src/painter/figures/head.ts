@@ -7,26 +7,27 @@ import { paintBlush, paintBrows, paintMarks, paintMouth, paintNose, skinTones } 
 import type { FigureFrame } from './figure';
 import { paintBackHair, paintHairCap, paintHairShadow } from './hair';
 import { HeadModel } from './headModel';
-import { paintBeard, paintGlasses, paintKnitCap } from './headwear';
-import { EXPRESSION_MOTION } from './person';
+import { paintBeard, paintGlasses, paintMoustache } from './headwear';
+import { paintHat } from './hats';
+import { ASLEEP, EXPRESSION_MOTION } from './person';
 
 /** Where a head is held, in figure units and degrees. */
 export interface HeadPlace {
   readonly x: number;
   readonly y: number;
-  /** 0 front, 90 profile. */
+  /** 0 front, 90 profile, 180 back. */
   readonly yaw: number;
   readonly roll: number;
 }
 
 /** Paints a whole head: hair behind, ears, face with features, beard, hair, hat. */
-export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression): void {
+export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression, asleep = false): HeadModel {
   const { person } = f;
   const m = new HeadModel(person, at.x, at.y, at.yaw, at.roll);
-  const motion = EXPRESSION_MOTION[expression];
+  const motion = asleep ? ASLEEP : EXPRESSION_MOTION[expression];
   const tones = skinTones(person.skin);
   paintBackHair(f, m);
-  if (m.cos > 0.3) {
+  if (Math.abs(m.cos) > 0.3) {
     paintEar(f, m, 1);
     paintEar(f, m, -1);
   }
@@ -44,20 +45,22 @@ export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression)
         mottled: true,
       },
     );
-  f.scene.inside(face, () => {
-    paintBlush(f, m, tones);
-    paintHairShadow(f, m, tones.shade);
-    paintEyes(f, m, motion, tones);
-    paintBrows(f, m, motion);
-    paintNose(f, m, tones);
-    paintMouth(f, m, motion, tones);
-    paintMarks(f, m, tones);
-  });
-  if (m.cos <= 0.3) paintEar(f, m, -1);
-  if (person.beard) paintBeard(f, m, person.beard);
+  if (!m.away)
+    f.scene.inside(face, () => {
+      paintBlush(f, m, tones);
+      paintHairShadow(f, m, tones.shade);
+      paintEyes(f, m, motion, tones);
+      paintBrows(f, m, motion);
+      paintNose(f, m, tones);
+      paintMouth(f, m, motion, tones);
+      paintMarks(f, m, tones);
+    });
+  if (Math.abs(m.cos) <= 0.3) paintEar(f, m, -1);
+  if (person.beard && !m.away) paintBeard(f, m, person.beard);
+  else if (person.moustache && !m.away) paintMoustache(f, m, person.moustache);
   paintHairCap(f, m);
-  if (person.hat) paintKnitCap(f, m, person.hat);
-  if (person.glasses) paintGlasses(f, m, person.glasses);
+  if (person.hat) paintHat(f, m, person.hat.kind, person.hat.colour);
+  if (person.glasses && !m.away) paintGlasses(f, m, person.glasses);
   if (person.earring && f.detail) {
     const [x, y] = f.point(m.place(-m.half(0.08) * 0.99 * m.cos - 0.05 * m.sin - 0.02, 0.23));
     f.pen(REGION.prop).shape(ellipse(x, y, f.head * 0.03, f.head * 0.035), person.earring, {
@@ -66,13 +69,14 @@ export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression)
       outline: f.lineWidth,
     });
   }
+  return m;
 }
 
 function paintEar(f: FigureFrame, m: HeadModel, side: 1 | -1): void {
-  if (side * m.sin > 0.25) return;
+  if (side * m.sin * Math.sign(m.cos || 1) > 0.25) return;
   const { skin } = f.person;
-  const open = m.cos > 0.3;
-  const x = m.half(0.08) * side * 0.97 * m.cos - 0.05 * m.sin;
+  const open = Math.abs(m.cos) > 0.3;
+  const x = m.half(0.08) * side * 0.97 * Math.abs(m.cos) - 0.05 * m.sin;
   const w = 0.055 + 0.055 * Math.abs(m.sin) * (side * m.sin <= 0 ? 1 : 0);
   const outline: Point[] = open
     ? [

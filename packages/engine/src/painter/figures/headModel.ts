@@ -20,8 +20,10 @@ export class HeadModel {
   /** Sine and cosine of the turn. */
   readonly sin: number;
   readonly cos: number;
-  /** 0 up to about 62 degrees of turn, 1 in profile. */
+  /** 0 up to about 62 degrees of turn, 1 in profile, 0 again from behind. */
   readonly profile: number;
+  /** Seen from behind: no face. */
+  readonly away: boolean;
   readonly #cosRoll: number;
   readonly #sinRoll: number;
   readonly #half: (y: number) => number;
@@ -40,7 +42,8 @@ export class HeadModel {
     this.yaw = yaw;
     this.sin = Math.sin(yaw * DEGREE);
     this.cos = Math.cos(yaw * DEGREE);
-    this.profile = smoothstep(62, 84, Math.abs(yaw));
+    this.profile = smoothstep(62, 84, Math.abs(yaw)) * smoothstep(128, 104, Math.abs(yaw));
+    this.away = this.cos < -0.25;
     this.#cosRoll = Math.cos(roll * DEGREE);
     this.#sinRoll = Math.sin(roll * DEGREE);
     this.#half = smoothTable([
@@ -129,7 +132,7 @@ export class HeadModel {
 
   /** The outline's x at a height, on the side the face turns to (1) or the other (-1). */
   extent(y: number, side: 1 | -1): number {
-    const a = this.half(y) * this.cos;
+    const a = this.half(y) * Math.abs(this.cos);
     if (side > 0) {
       const f = this.front(y) + this.profile * this.noseProfile(y);
       return Math.hypot(a, f * this.sin);
@@ -140,7 +143,9 @@ export class HeadModel {
 
   /** Head coordinates -> figure units; the head rolls about the top of the neck. */
   place(x: number, y: number): Point {
-    const py = y * this.person.face.length - 0.35;
+    const k = this.person.headScale;
+    x *= k;
+    const py = (y * this.person.face.length - 0.35) * k;
     return [this.cx + x * this.#cosRoll - py * this.#sinRoll, this.cy + 0.35 + x * this.#sinRoll + py * this.#cosRoll];
   }
 

@@ -53,6 +53,11 @@ export function paintBeard(f: FigureFrame, m: HeadModel, colour: Lch): void {
       { alpha: 0.6 },
     );
   }
+  paintMoustache(f, m, colour);
+}
+
+/** A moustache. */
+export function paintMoustache(f: FigureFrame, m: HeadModel, colour: Lch): void {
   for (const s of [-1, 1]) {
     if (m.facing(s * 12) < 0.1) continue;
     const [a, b, c] = [m.on(s, 0.262, 0.03), m.on(s * 13, 0.268, 0.05), m.on(s * 25, 0.335, 0.03)];
@@ -85,7 +90,7 @@ export function paintKnitCap(f: FigureFrame, m: HeadModel, colour: Lch): void {
   const right = brim[brim.length - 1];
   const left = brim[0];
   f.shape(
-    REGION.garment,
+    REGION.headwear,
     [
       ...brim,
       [right[0] + 0.025, right[1] - 0.1],
@@ -101,7 +106,7 @@ export function paintKnitCap(f: FigureFrame, m: HeadModel, colour: Lch): void {
     for (let i = 0; i < 11; i++) {
       const a = lerp(-82 - m.yaw, 82 - m.yaw, i / 10);
       f.stroke(
-        REGION.garment,
+        REGION.headwear,
         [m.on(a, -0.24, 0, 1.05), m.on(lerp(a, -m.yaw, 0.25), -0.4, 0, 1.1), m.on(lerp(a, -m.yaw, 0.5), -0.5, 0, 1.25)],
         0.01,
         adjustLch(colour, -0.1),
@@ -114,12 +119,12 @@ export function paintKnitCap(f: FigureFrame, m: HeadModel, colour: Lch): void {
     .reverse();
   const sharp = (path: Point[]): Point[] =>
     path.map((q, i) => (i === 0 || i === path.length - 1 ? [q[0], q[1], 1] : q));
-  f.shape(REGION.garment, [...sharp(low), ...sharp(high)], adjustLch(colour, 0.07), { strokes: 1.5, texture: 1.2 });
+  f.shape(REGION.headwear, [...sharp(low), ...sharp(high)], adjustLch(colour, 0.07), { strokes: 1.5, texture: 1.2 });
   if (f.detail > 1)
     for (let i = 1; i < 18; i++) {
       const q = brim[Math.floor((i / 18) * (brim.length - 1))];
       f.stroke(
-        REGION.garment,
+        REGION.headwear,
         [
           [q[0], q[1] + 0.005],
           [q[0], q[1] - 0.105],

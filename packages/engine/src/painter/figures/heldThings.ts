@@ -77,3 +77,30 @@ export function paintPole(f: FigureFrame, upper: Point, lower: Point): void {
     { strokes: 1.3 },
   );
 }
+
+/** An oar through the hands, its blade in the water beside the boat. */
+export function paintOar(f: FigureFrame, hands: Point): void {
+  const [x, y] = hands;
+  f.band(
+    REGION.wood,
+    [
+      [x - 0.25, y - 0.16],
+      [x + 1, y + 0.62],
+      [x + 2.3, y + 1.42],
+    ],
+    [0.08, 0.085, 0.08],
+    [0.58, 0.06, 68],
+    { strokes: 0.6 },
+  );
+  f.shape(
+    REGION.wood,
+    [
+      [x + 2.1, y + 1.2],
+      [x + 2.85, y + 1.62],
+      [x + 2.8, y + 1.86],
+      [x + 2.05, y + 1.45],
+    ],
+    [0.62, 0.06, 70],
+    { strokes: 0.6 },
+  );
+}

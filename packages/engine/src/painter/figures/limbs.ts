@@ -10,6 +10,8 @@ export interface ArmPose {
   /** Which way the elbow bends: 1 or -1. */
   readonly bend: 1 | -1;
   readonly grip?: boolean;
+  /** The first finger points. */
+  readonly pointing?: boolean;
   /** Thumb side. */
   readonly side?: 1 | -1;
   /** The arm lies behind the body. */
@@ -19,6 +21,8 @@ export interface ArmPose {
 /** A foot's target. */
 export interface LegPose {
   readonly hip: Point;
+  /** The knee where it is foreshortened; found from hip and foot otherwise. */
+  readonly knee?: Point;
   readonly foot: Point;
   readonly bend: 1 | -1;
   readonly toe: number;
@@ -58,7 +62,7 @@ export function paintArm(f: FigureFrame, shoulder: Point, pose: ArmPose, sleeve:
   const k = f.person.girth;
   const [elbow, hand] = bendLimb(shoulder, pose.hand, 0.82, 0.78, pose.bend);
   const cuff = between(elbow, hand, 0.9);
-  paintHand(f, hand, Math.atan2(hand[1] - elbow[1], hand[0] - elbow[0]), !!pose.grip, pose.side ?? 1);
+  paintHand(f, hand, Math.atan2(hand[1] - elbow[1], hand[0] - elbow[0]), pose);
   f.shape(
     REGION.garment,
     capsule(
@@ -111,7 +115,7 @@ export function paintArm(f: FigureFrame, shoulder: Point, pose: ArmPose, sleeve:
   fold(between(shoulder, elbow, 0.7), across - 0.2, 0.06);
 }
 
-function paintHand(f: FigureFrame, at: Point, angle: number, grip: boolean, side: 1 | -1): void {
+function paintHand(f: FigureFrame, at: Point, angle: number, { grip, pointing, side = 1 }: ArmPose): void {
   const { skin } = f.person;
   const c = Math.cos(angle);
   const s = Math.sin(angle);
@@ -130,6 +134,7 @@ function paintHand(f: FigureFrame, at: Point, angle: number, grip: boolean, side
     );
     for (let i = 0; i < 4; i++) finger([P(i * 0.048, -0.085), P(i * 0.048 + 0.022, 0.075)], [0.06, 0.058]);
     finger([P(-0.06, -0.06), P(0.03, -0.105), P(0.12, -0.085)], [0.06, 0.065, 0.05]);
+    if (pointing) finger([P(0.04, -0.07), P(0.34, -0.075)], [0.06, 0.048]);
   } else {
     f.shape(
       REGION.skin,
@@ -148,46 +153,59 @@ function paintHand(f: FigureFrame, at: Point, angle: number, grip: boolean, side
   }
 }
 
-/** A leg in its trouser, with a boot. */
+/** A leg in its trouser, short or stocking, with a boot, a shoe or bare. */
 export function paintLeg(f: FigureFrame, pose: LegPose): void {
-  const { girth: k, legs, boots } = f.person;
-  const [knee, ankle] = bendLimb(pose.hip, pose.foot, 1.05, 1.05, pose.bend);
+  const { girth: k, bottom, feet, skin } = f.person;
+  const [knee, ankle] = pose.knee ? [pose.knee, pose.foot] : bendLimb(pose.hip, pose.foot, 1.05, 1.05, pose.bend);
+  const bareLegs = bottom.kind !== 'trousers';
+  const boots = feet.kind === 'boots';
+  const tights = bottom.kind === 'skirt' && feet.kind !== 'bare';
+  const cloth = bareLegs ? (tights ? mixLch(bottom.colour, [0.3, 0.03, 280], 0.6) : skin) : bottom.colour;
+  const region = bareLegs && !tights ? REGION.skin : REGION.legwear;
   f.shape(
-    REGION.garment,
-    capsule([pose.hip, knee, between(knee, ankle, 0.6)], [0.46 * k, 0.36 * k, 0.32 * k], 0.06),
-    legs,
+    region,
+    capsule([pose.hip, knee, between(knee, ankle, 0.97)], [0.46 * k, 0.36 * k, (bareLegs ? 0.25 : 0.31) * k], 0.06),
+    cloth,
     { strokes: 1.5, shade: 1.2 },
   );
-  const top = between(knee, ankle, 0.38);
+  if (bottom.kind === 'shorts')
+    f.shape(
+      REGION.legwear,
+      capsule([pose.hip, between(pose.hip, knee, 0.85)], [0.5 * k, 0.48 * k], 0.06),
+      bottom.colour,
+      { strokes: 1.5, shade: 1.2 },
+    );
   const length = Math.hypot(ankle[0] - knee[0], ankle[1] - knee[1]) || 1;
   const nx = -(ankle[1] - knee[1]) / length;
   const ny = (ankle[0] - knee[0]) / length;
-  const w = 0.19 * k;
   const [ax, ay] = ankle;
   const d = pose.toe;
+  const top = between(knee, ankle, boots ? 0.38 : 0.9);
+  const w = (boots ? 0.19 : 0.14) * k;
+  const bare = feet.kind === 'bare';
   f.shape(
-    REGION.garment,
+    bare ? REGION.skin : REGION.footwear,
     [
       [top[0] + nx * w, top[1] + ny * w, 1],
       [top[0] - nx * w, top[1] - ny * w, 1],
       [ax - nx * 0.14, ay - ny * 0.14 - 0.05],
-      [ax + d * 0.34, ay + 0.02],
-      [ax + d * 0.36, ay + 0.13, 1],
+      [ax + d * (bare ? 0.28 : 0.34), ay + 0.02],
+      [ax + d * (bare ? 0.31 : 0.36), ay + 0.13, 1],
       [ax - d * 0.14, ay + 0.13, 1],
       [ax + nx * 0.14, ay + ny * 0.14 - 0.05],
     ],
-    boots,
+    bare ? skin : feet.colour,
     { strokes: 1.5, shade: 1.2 },
   );
-  if (f.detail)
+  if (f.detail && boots)
     f.stroke(
-      REGION.garment,
+      REGION.footwear,
       [
         [top[0] + nx * w, top[1] + ny * w],
         [top[0] - nx * w, top[1] - ny * w],
       ],
       0.03,
-      adjustLch(boots, 0.08),
+      adjustLch(feet.colour, 0.08),
       { taper: [0, 0] },
     );
 }

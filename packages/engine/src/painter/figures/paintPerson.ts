@@ -1,17 +1,30 @@
-import { adjustLch, mixLch, type Expression } from '@urbild/core';
+import { adjustLch, lerp, mixLch, type Action, type Expression, type Held } from '@urbild/core';
 import { spline } from '../geometry/curve';
 import type { Point } from '../geometry/point';
 import { REGION } from '../stage/region';
 import type { Scene } from '../stage/scene';
+import { paintHeld, reachFor, type Reach } from './carried';
 import { FigureFrame } from './figure';
 import { paintCollar, paintTrunk } from './garments';
-import { paintSatchel } from './satchel';
-import { trunkOf } from './trunk';
+import { paintHairOnBack, paintTwoPlaits } from './hairBack';
 import { paintHead } from './head';
-import { paintPlait } from './plait';
+import { HeadModel } from './headModel';
 import { paintArm, paintLeg, type ArmPose } from './limbs';
+import { paintCloak, paintCloakFront, paintScarf } from './overs';
 import type { Person } from './person';
-import type { Pose } from './poses';
+import { paintPlait } from './plait';
+import { poseFor, type Pose } from './poses';
+import { recordFigure } from './record';
+import { paintSatchel } from './satchel';
+import { HIPS, trunkOf, type Trunk } from './trunk';
+
+/** A body found elsewhere: joints in head heights from the pit of the neck, and how far they overrule the pose, 0..1. */
+export interface PoseHint {
+  readonly joints: Partial<
+    Readonly<Record<'far hand' | 'near hand' | 'far foot' | 'near foot', readonly [number, number]>>
+  >;
+  readonly share: number;
+}
 
 /** Where and how a person is painted. */
 export interface PersonPlace {
@@ -21,51 +34,107 @@ export interface PersonPlace {
   /** Height of the head, px. */
   readonly head: number;
   readonly depth: number;
-  /** Turn of the head, 0 front .. 90 profile; the body turns a little less. */
+  /** Turn of the head, 0 front, 90 profile, 180 back; the body turns a little less. */
   readonly yaw: number;
   /** Faces left. */
   readonly flip?: boolean;
   readonly expression: Expression;
+  readonly action: Action;
+  readonly holds?: readonly Held[];
+  /** Index of the brief's entity, for the record of the picture. */
+  readonly entity: number;
+  readonly pose?: PoseHint;
   /** Head and shoulders only: no legs, no bag. */
   readonly portrait?: boolean;
 }
 
-/** Paints a person in a pose. */
-export function paintPerson(scene: Scene, person: Person, place: PersonPlace, pose?: Pose): void {
-  const f = new FigureFrame(scene, person, place.x, place.y, place.head, place.depth, !!place.flip);
-  const { coat, girth } = person;
-  const bodyYaw = place.yaw > 60 ? 70 : place.yaw * 0.85;
-  const t = trunkOf(f, bodyYaw, -(pose?.lean ?? 0));
-  const resting = restingArms(person, t.sin, t.cos);
-  const far = pose?.far ?? resting.far;
-  const nearPose = pose?.near ?? resting.near;
-  const near = coat.kind === 'shawl' ? { ...nearPose, behind: true } : nearPose;
-  const shoulderNear: Point = [-person.shoulders * t.cos * 0.8, 0.2];
-  const shoulderFar: Point = [person.shoulders * t.cos * 0.82 + 0.06 * t.sin, 0.2];
-  const headAt = {
-    x: 0.1 * Math.sin((place.yaw * Math.PI) / 180) * 0.6 + (pose?.lean ?? 0) * 0.25,
-    y: -0.6,
-    yaw: place.yaw,
-    roll: 0,
-  };
+const bodyYawOf = (yaw: number) =>
+  yaw > 120 ? 180 - (180 - yaw) * 0.85 : yaw > 60 ? 70 + (yaw - 60) * 0.35 : yaw * 0.85;
 
-  if (!place.portrait)
-    pose?.legs.forEach((leg) => paintLeg(f, { ...leg, hip: [t.middle(1.75) + leg.hip[0], 1.75 + leg.hip[1]] }));
-  pose?.behind?.(f);
-  paintArm(f, shoulderFar, far, mixLch(coat.colour, scene.light.shadow, 0.1));
-  if (near.behind) paintArm(f, shoulderNear, near, coat.colour);
-  paintHood(f, t.narrow, t.sin);
-  paintNeck(f, headAt.x - 0.1 * Math.sin((place.yaw * Math.PI) / 180), t.sin);
-  paintTrunk(f, t);
-  if (person.satchel) paintSatchel(f, t, person.satchel, !place.portrait);
-  paintCollar(f, t);
-  pose?.between?.(f);
-  if (!near.behind) paintArm(f, shoulderNear, near, coat.colour);
-  if (person.hair.style === 'plait') paintPlait(f, plaitPath(headAt, t.narrow * girth, t.sin), 0.2);
-  paintHead(f, headAt, place.expression);
+/** The pose of somebody who is placed so, with the hands where held things need them. */
+function posed(place: PersonPlace, reach: Reach): Pose {
+  const yaw = (bodyYawOf(place.yaw) * Math.PI) / 180;
+  const pose = poseFor(place.action, { sin: Math.sin(yaw), cos: Math.cos(yaw) });
+  return pulled({ ...pose, far: reach.far ?? pose.far, near: reach.near ?? pose.near }, place.pose);
 }
 
-function restingArms(person: Person, sin: number, cos: number): { far: ArmPose; near: ArmPose } {
+/** Hands and feet moved towards the joints of a hint. */
+function pulled(pose: Pose, hint: PoseHint | undefined): Pose {
+  if (!hint) return pose;
+  const towards = (from: Point, to: readonly [number, number] | undefined): Point =>
+    to ? [lerp(from[0], to[0], hint.share), lerp(from[1], to[1], hint.share)] : from;
+  const { joints } = hint;
+  return {
+    ...pose,
+    far: { ...pose.far, hand: towards(pose.far.hand, joints['far hand']) },
+    near: { ...pose.near, hand: towards(pose.near.hand, joints['near hand']) },
+    legs: pose.legs.map((leg, i) => ({ ...leg, foot: towards(leg.foot, joints[i === 0 ? 'far foot' : 'near foot']) })),
+  };
+}
+
+/** How far below the pit of the neck a person's body is carried, in head heights. */
+export const baseOf = (place: Pick<PersonPlace, 'action' | 'yaw'>): number =>
+  poseFor(place.action, { sin: 0, cos: 1 }).base;
+
+/** Paints a person. */
+export function paintPerson(scene: Scene, person: Person, place: PersonPlace): void {
+  const f = new FigureFrame(scene, person, place.x, place.y, place.head, place.depth, !!place.flip);
+  const { girth } = person;
+  const reach = reachFor(place.holds ?? [], place.action);
+  const pose = posed(place, reach);
+  const t = trunkOf(f, bodyYawOf(place.yaw), -pose.lean, pose.seated);
+  const portrait = !!place.portrait;
+  const resting = restingArms(person, t);
+  const idle = portrait && !reach.far;
+  const far = idle ? resting.far : pose.far;
+  const nearPose = idle ? resting.near : pose.near;
+  const draped = person.over?.kind === 'shawl' || person.over?.kind === 'cloak';
+  const near: ArmPose = draped && !reach.near ? { ...nearPose, behind: true } : nearPose;
+  const shoulderNear: Point = [-person.shoulders * t.cos * 0.8, 0.2];
+  const shoulderFar: Point = [person.shoulders * t.cos * 0.82 + 0.06 * t.sin, 0.2];
+  const turn = Math.sin((place.yaw * Math.PI) / 180);
+  const headAt = { x: 0.06 * turn + pose.lean * 0.25, y: -0.6, yaw: place.yaw, roll: pose.nod ?? 0 };
+  const sleeve = person.over?.kind === 'cloak' ? person.over.colour : person.top.colour;
+  const arms = { far: { pose: far, shoulder: shoulderFar }, near: { pose: near, shoulder: shoulderNear } };
+
+  const legs = () => {
+    if (portrait) return;
+    const at = (q: Point): Point => [t.middle(HIPS) + q[0], q[1]];
+    pose.legs.forEach((leg) =>
+      paintLeg(f, { ...leg, hip: at([leg.hip[0], HIPS + leg.hip[1]]), knee: leg.knee && at(leg.knee) }),
+    );
+  };
+  const held = () => place.holds?.forEach((item, i) => paintHeld(f, item, i, reach));
+  const cloak = person.over?.kind === 'cloak' ? person.over : undefined;
+  if (cloak && !t.back) paintCloak(f, t, cloak);
+  const legsFirst = !pose.seated || t.back;
+  if (legsFirst) legs();
+  pose.behind?.(f);
+  if (t.back) held();
+  paintArm(f, shoulderFar, far, mixLch(sleeve, scene.light.shadow, 0.1));
+  if (near.behind || t.back) paintArm(f, shoulderNear, near, sleeve);
+  if (!t.back) paintHood(f, t.narrow, t.sin);
+  paintNeck(f, headAt.x - 0.1 * turn, t.sin);
+  paintTrunk(f, t);
+  if (person.satchel) paintSatchel(f, t, person.satchel, !portrait);
+  if (!legsFirst) legs();
+  paintCollar(f, t);
+  if (cloak && !t.back) paintCloakFront(f, t, cloak);
+  if (person.scarf) paintScarf(f, t, person.scarf);
+  if (!t.back) held();
+  if (!near.behind && !t.back) paintArm(f, shoulderNear, near, sleeve);
+  if (t.back) {
+    if (cloak) paintCloak(f, t, cloak);
+    paintHood(f, t.narrow, 0);
+  } else if (person.hair.style === 'plait') paintPlait(f, plaitPath(headAt, t.narrow * girth, t.sin), 0.2);
+  else if (person.hair.style === 'two plaits')
+    paintTwoPlaits(f, new HeadModel(person, headAt.x, headAt.y, headAt.yaw, headAt.roll), t.narrow * girth);
+  const head = paintHead(f, headAt, place.expression, pose.asleep);
+  if (t.back) paintHairOnBack(f, head);
+  recordFigure(f, place, { head, t, pose, arms });
+}
+
+function restingArms(person: Person, { sin, cos }: Trunk): { far: ArmPose; near: ArmPose } {
   return {
     far: { hand: [(person.shoulders + 0.12) * Math.max(0.3, cos), 1.76], bend: -1, side: 1 },
     near: {
@@ -92,11 +161,12 @@ function plaitPath(head: { x: number; y: number; yaw: number }, cw: number, sin:
       ];
 }
 
-/** The hood of an oilskin, hanging behind the neck. */
+/** The hood of an oilskin or cloak, hanging behind the neck. */
 function paintHood(f: FigureFrame, cw: number, sin: number): void {
-  const { coat } = f.person;
-  if (coat.kind !== 'oilskin') return;
-  const dark = mixLch(adjustLch(coat.colour, -0.13, 1, -8), f.scene.light.shadow, 0.12);
+  const { top, over } = f.person;
+  const cloth = over?.kind === 'cloak' ? over.colour : top.kind === 'oilskin' ? top.colour : undefined;
+  if (!cloth) return;
+  const dark = mixLch(adjustLch(cloth, -0.13, 1, -8), f.scene.light.shadow, 0.12);
   f.shape(
     REGION.garment,
     [

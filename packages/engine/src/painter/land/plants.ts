@@ -136,6 +136,7 @@ export function meadowFlecks(
 
 /** A tree standing on (x, y) px, `size` px tall; bare in snow, coloured in autumn, in blossom in spring. */
 export function tree(scene: Scene, x: number, y: number, size: number, depth: number): void {
+  if (!scene.allows('thing: tree')) return;
   const { random: r, light: e } = scene;
   const wood = scene.pen({ region: REGION.wood, depth });
   const lean = r.bell() * 0.12 * size;

@@ -16,6 +16,7 @@ export function rock(
   knobs = 8,
   flat = 0.7,
 ): void {
+  if (!scene.allows('thing: rock')) return;
   const r = scene.random;
   const path: Point[] = [[x - w / 2, y + 3]];
   for (let i = 0; i <= knobs; i++) {

@@ -1,4 +1,4 @@
-import { mixLch, type Lch, type Season, type Time, type Weather } from '@urbild/core';
+import { mixLch, type Lch, type SceneBrief, type Season, type Time, type Weather } from '@urbild/core';
 import { TIMES, type Environment } from './times';
 
 export type { Environment } from './times';
@@ -18,6 +18,8 @@ function underWeather(e: Environment, weather: Weather): Environment {
   switch (weather) {
     case 'clear':
       return e;
+    case 'wind':
+      return { ...e, weather, chroma: e.chroma * 0.97, fog: e.fog * 0.85, stars: e.stars * 0.7 };
     case 'cloudy':
       return { ...e, weather, ...veil([0.74, 0.018, 240], 0.45), chroma: e.chroma * 0.9, sun: paleSun(0.5), stars: 0 };
     case 'fog':
@@ -111,9 +113,51 @@ function inSeason(e: Environment, season: Season): Environment {
   }
 }
 
+/** Light from behind the subject, or from lamps that are lit by day too. */
+function underLight(e: Environment, light: SceneBrief['light']): Environment {
+  if (light === 'backlit')
+    return {
+      ...e,
+      direction: [0.12, -0.95],
+      rim: e.rim * 1.9,
+      lift: e.lift - 0.05,
+      shadow: mixLch(e.shadow, [0.2, 0.05, 280], 0.4),
+    };
+  if (light === 'lamplight')
+    return {
+      ...e,
+      lamps: true,
+      lift: e.lift - 0.06,
+      tint: mixLch(e.tint, [0.6, 0.1, 60], 0.5),
+      tintAmount: Math.max(e.tintAmount, 0.16),
+      vignette: e.vignette + 0.1,
+    };
+  return e;
+}
+
 /** The light for a time of day, a weather and a season: three separate axes. */
-export const environmentFor = (time: Time, weather: Weather, season: Season): Environment =>
-  underWeather(inSeason(TIMES[time], season), weather);
+export const environmentFor = (
+  time: Time,
+  weather: Weather,
+  season: Season,
+  light?: SceneBrief['light'],
+): Environment => underLight(underWeather(inSeason(TIMES[time], season), weather), light);
+
+const SEASON_SHIFT: Readonly<Record<Season, readonly [dL: number, kC: number, hue: number, amount: number]>> = {
+  spring: [0.04, 1.08, 128, 0.35],
+  summer: [0, 1, 0, 0],
+  autumn: [0.02, 1.05, 72, 0.6],
+  winter: [0.02, 0.5, 95, 0.3],
+};
+
+/** The colour of leaves and grass in the season; other colours stay as they are. */
+export function inLeaf(colour: Lch, season: Season): Lch {
+  const [L, C, h] = colour;
+  const [dL, kC, hue, amount] = SEASON_SHIFT[season];
+  const green = h > 88 && h < 190 && C > 0.03 ? 1 : 0;
+  if (!green || !amount) return colour;
+  return [Math.min(0.97, L + dL), C * kC, h + (hue - h) * amount];
+}
 
 /** True where snow lies: winter with snow in the air. */
 export const isSnowy = (e: Environment): boolean => e.weather === 'snow';

@@ -35,5 +35,7 @@ export function renderScene(
       return new PaperCutRenderer(scene).render(checkpoint);
     case 'woodblock':
       return new WoodblockRenderer(scene).render(checkpoint);
+    default:
+      return new GouacheRenderer(scene).render(checkpoint);
   }
 }

@@ -1,28 +1,52 @@
 import type { PlaceName } from '@urbild/core';
+import { attic } from './attic';
+import { beach } from './beach';
+import { boathouse } from './boathouse';
+import { forest } from './forest';
+import { greenhouse } from './greenhouse';
+import { harbour } from './harbour';
+import { kitchen } from './kitchen';
+import { lighthouse } from './lighthouse';
+import { marketQuay } from './marketQuay';
+import { marsh } from './marsh';
+import { meadow } from './meadow';
+import { millByTheDyke } from './mill';
+import { mountains } from './mountains';
+import { nightSky } from './nightSky';
+import { openSea } from './openSea';
+import { orchard } from './orchard';
+import { pier } from './pier';
 import type { Place } from './place';
-import { harbour, lighthouse, millByTheDyke } from './shore';
-import { marsh, openSea, pier, reedChannel, stiltVillage, stiltVillageOnFoot } from './waterside';
+import { reedChannel } from './reedChannel';
+import { riverBridge } from './riverBridge';
+import { stiltVillage } from './stiltVillage';
+import { townSquare } from './townSquare';
+import { villageStreet } from './villageStreet';
 
-export type { LayoutHints, Staging } from './place';
+export type { LayoutHints, Place, Setting, Staging } from './place';
 
-/** The painter of a place; a stilt village has a jetty where somebody walks in it. */
-export function placeFor(name: PlaceName, onFoot: boolean): Place {
-  switch (name) {
-    case 'marsh':
-      return marsh;
-    case 'reed channel':
-      return reedChannel;
-    case 'stilt village':
-      return onFoot ? stiltVillageOnFoot : stiltVillage;
-    case 'lighthouse':
-      return lighthouse;
-    case 'harbour':
-      return harbour;
-    case 'mill':
-      return millByTheDyke;
-    case 'open sea':
-      return openSea;
-    case 'pier':
-      return pier;
-  }
-}
+/** The painter of every place: one file and one line each. */
+export const PLACE_PAINTERS: Readonly<Record<PlaceName, Place>> = {
+  marsh,
+  'reed channel': reedChannel,
+  'stilt village': stiltVillage,
+  harbour,
+  'market quay': marketQuay,
+  mill: millByTheDyke,
+  lighthouse,
+  boathouse,
+  pier,
+  'open sea': openSea,
+  beach,
+  meadow,
+  forest,
+  orchard,
+  mountains,
+  'river bridge': riverBridge,
+  'village street': villageStreet,
+  'town square': townSquare,
+  kitchen,
+  attic,
+  greenhouse,
+  'night sky': nightSky,
+};

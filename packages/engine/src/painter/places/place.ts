@@ -1,4 +1,5 @@
 import { clamp, lerp } from '@urbild/core';
+import type { PoseHint } from '../figures/paintPerson';
 import type { Scene } from '../stage/scene';
 
 /** Where people, boats and things go in a painted place; lengths in px. */
@@ -6,27 +7,45 @@ export interface Staging {
   /** Ground under the subject's feet. */
   readonly x: number;
   readonly y: number;
-  /** Height of a head there. */
+  /** Height of a grown person's head there. */
   readonly head: number;
   readonly depth: number;
   /** The horizon. */
   readonly horizon: number;
+  /** How far the ground reaches to both sides; the whole width when absent. */
+  readonly left?: number;
+  readonly right?: number;
   /** Where a boat floats, if there is water for one. */
   readonly boat?: { readonly x: number; readonly y: number };
+  /** In a room: where the wall meets the floor. */
+  readonly wall?: number;
+  /** A surface for small things: a table of the place's own. */
+  readonly table?: { readonly x: number; readonly y: number };
 }
 
-/** What of a layout overrules a place's own: parts of the height, 0..1. */
+/** What of a layout overrules a place's own: parts of the width and height, 0..1. */
 export interface LayoutHints {
   readonly horizon?: {
     readonly at: number;
     /** How far it overrules the place, 0..1. */
     readonly share: number;
   };
+  /** Middle of the subject's feet and its height, and how far they overrule the place. */
+  readonly subject?: { readonly x: number; readonly y: number; readonly height: number; readonly share: number };
+  /** How the first person is held. */
+  readonly pose?: PoseHint;
+}
+
+/** What a place has to know of the picture. */
+export interface Setting {
+  readonly hints: LayoutHints;
+  /** Somebody stands there: decks and jetties are needed. */
+  readonly onFoot: boolean;
 }
 
 /** Paints sky, land and buildings and says where the subjects go. */
-export type Place = (scene: Scene, hints: LayoutHints) => Staging;
+export type Place = (scene: Scene, setting: Setting) => Staging;
 
 /** The horizon of a place in px: its own part of the height unless the layout says otherwise. */
-export const horizonOf = (scene: Scene, hints: LayoutHints, usual: number): number =>
+export const horizonOf = (scene: Scene, { hints }: Setting, usual: number): number =>
   scene.height * lerp(usual, clamp(hints.horizon?.at ?? usual, 0.3, 0.68), hints.horizon?.share ?? 0);

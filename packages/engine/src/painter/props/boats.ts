@@ -15,6 +15,7 @@ export function punt(
   flip = false,
   load?: () => void,
 ): void {
+  if (!scene.allows('thing: boat')) return;
   const f = flip ? -1 : 1;
   const P = (u: number, v: number, corner?: 1): Point =>
     corner ? [x + u * s * f, y + v * s, 1] : [x + u * s * f, y + v * s];
@@ -84,6 +85,7 @@ export function sailingBoat(
   depth: number,
   style: { colour?: Lch; sail?: Lch; furled?: boolean; flip?: boolean } = {},
 ): void {
+  if (!scene.allows('thing: boat', 'thing: sailing boat')) return;
   scene.group({ y, sway: 2 }, () => {
     punt(scene, x, y, s, depth, style.colour ?? [0.5, 0.12, 28], style.flip);
     const wood = scene.pen({ region: REGION.wood, depth });

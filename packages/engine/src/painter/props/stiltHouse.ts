@@ -39,6 +39,7 @@ export function stiltHouse(
   depth: number,
   style: StiltHouseStyle = {},
 ): void {
+  if (!scene.allows('thing: cottage', 'place: stilt village', 'thing: stilt house')) return;
   const { random: r, light: e } = scene;
   const wall = style.wall ?? r.pick(WALLS);
   const roof = style.roof ?? r.pick(ROOFS);

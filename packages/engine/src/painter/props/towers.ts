@@ -11,6 +11,7 @@ export const LIGHTHOUSE_LAMP = 0.815;
 
 /** A red and white lighthouse: foot (x, y) px, scale `s` px (about its height). */
 export function lighthouse(scene: Scene, x: number, y: number, s: number, depth: number): void {
+  if (!scene.allows('thing: lighthouse', 'place: lighthouse')) return;
   const e = scene.light;
   scene.group(undefined, () => {
     const foot = s * 0.13;
@@ -168,6 +169,7 @@ export function mill(
   colour: Lch = [0.6, 0.06, 45],
   mirror = false,
 ): void {
+  if (!scene.allows('thing: windmill', 'place: mill')) return;
   const e = scene.light;
   scene.group(mirror ? { y } : undefined, () => {
     const top = y - s * 0.62;

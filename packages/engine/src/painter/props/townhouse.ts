@@ -17,6 +17,7 @@ export function townhouse(
   roof: Lch,
   shutter: Lch,
 ): void {
+  if (!scene.allows('thing: cottage')) return;
   const { random: r, light: e } = scene;
   const gable = w * 0.62;
   const wall = scene.pen({ region: REGION.building, depth });

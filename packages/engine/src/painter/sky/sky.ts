@@ -171,6 +171,10 @@ export function paintClouds(scene: Scene, horizon: number): void {
       cloudBank(scene, horizon * 0.45, 4, 1.6, { spread: 40, alpha: e.weather === 'snow' ? 0.6 : 0.85 });
       cloudStreaks(scene, horizon * 0.25, horizon * 0.85, 7, mixLch(e.sky[2], e.light, 0.4), 0.45);
       return;
+    case 'wind':
+      cloudBank(scene, horizon * 0.5, 6, 1, { spread: 50, tall: 0.7 });
+      cloudStreaks(scene, horizon * 0.08, horizon * 0.7, 22, mixLch(e.sky[2], e.light, 0.4), 0.5);
+      return;
     case 'fog':
       cloudStreaks(scene, horizon * 0.3, horizon * 0.95, 8, mixLch(e.sky[2], e.haze, 0.5), 0.4);
       return;

@@ -20,10 +20,23 @@ export const REGION = {
   prop: 17,
   animal: 18,
   eye: 19,
+  legwear: 20,
+  footwear: 21,
+  headwear: 22,
 } as const;
 export type Region = (typeof REGION)[keyof typeof REGION];
 
-const FIGURE: readonly Region[] = [REGION.skin, REGION.hair, REGION.garment, REGION.animal, REGION.eye, REGION.prop];
+const FIGURE: readonly Region[] = [
+  REGION.skin,
+  REGION.hair,
+  REGION.garment,
+  REGION.animal,
+  REGION.eye,
+  REGION.prop,
+  REGION.legwear,
+  REGION.footwear,
+  REGION.headwear,
+];
 
 /** True for the regions that make up people and creatures, which must stay readable. */
 export const isFigure = (region: number): boolean => (FIGURE as readonly number[]).includes(region);

@@ -1,9 +1,11 @@
-import { clamp, mixLch, Random, ValueNoise, type Lch } from '@urbild/core';
+import { clamp, mixLch, ValueNoise, type Lch, type Random } from '@urbild/core';
 import type { Path } from '../geometry/point';
 import type { Environment } from '../light/environment';
-import { isSnowy } from '../light/environment';
+import { inLeaf, isSnowy } from '../light/environment';
+import type { FigureRecord } from '../figures/record';
 import type { Blade, GroupNode, Node, Reflection, ShapeNode, ShapeStyle } from './displayList';
 import { REGION, type Region } from './region';
+import { SpreadRandom } from './spreadRandom';
 
 /** A lamp that lights what stands near it. */
 export interface Lamp {
@@ -39,6 +41,10 @@ export class Scene {
   readonly random: Random;
   readonly noise: ValueNoise;
   readonly lamps: Lamp[] = [];
+  /** What is known of the painted people and creatures. */
+  readonly figures: FigureRecord[] = [];
+  /** What shall not appear, as in the brief: "thing: boat". */
+  readonly refused = new Set<string>();
   /** One 512th of the shorter side: lengths of places and things are given in it. */
   readonly unit: number;
   #target: Node[] = this.root.children;
@@ -49,8 +55,9 @@ export class Scene {
     readonly height: number,
     readonly light: Environment,
     readonly seed: number,
+    spread = 1,
   ) {
-    this.random = new Random(seed);
+    this.random = new SpreadRandom(seed, spread);
     this.noise = new ValueNoise(seed);
     this.unit = Math.min(width, height) / 512;
   }
@@ -66,6 +73,11 @@ export class Scene {
     graded = mixLch(graded, e.tint, e.tintAmount);
     if (keep) graded = mixLch(graded, colour, keep);
     return mixLch(graded, e.haze, (1 - Math.exp(-depth * e.fog)) * 0.96);
+  }
+
+  /** True where none of these was refused. */
+  allows(...what: string[]): boolean {
+    return !what.some((w) => this.refused.has(w));
   }
 
   /** A pen for one region at one depth. */
@@ -120,8 +132,10 @@ export class Pen {
   colour(local: Lch): Lch {
     const { raw, depth, region, keep } = this.options;
     if (raw) return local;
+    const seasonal =
+      region === REGION.foliage || region === REGION.ground ? inLeaf(local, this.scene.light.season) : local;
     const cover = isSnowy(this.scene.light) ? (SNOW_COVER[region] ?? 0) : 0;
-    return this.scene.grade(cover ? mixLch(local, SNOW, cover) : local, depth, keep);
+    return this.scene.grade(cover ? mixLch(seasonal, SNOW, cover) : seasonal, depth, keep);
   }
 
   shape(path: Path, colour: Lch, style: ShapeStyle = {}): ShapeNode {

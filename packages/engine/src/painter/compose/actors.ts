@@ -1,0 +1,128 @@
+import type { CreatureBrief, Entity, PersonBrief, SceneBrief, ThingBrief } from '@urbild/core';
+import { CREATURES } from '../creatures';
+import { personFrom } from '../figures/fromWords';
+import type { Person } from '../figures/person';
+import { THINGS } from '../things';
+
+/** One body of the picture: an entity of the brief, counted out. */
+export interface Actor {
+  readonly entity: number;
+  readonly brief: Entity;
+  readonly person?: Person;
+  /** Width and height in heads of a grown person at the same distance. */
+  readonly width: number;
+  readonly height: number;
+  /** What it stands on, sits on or lies in. */
+  readonly on?: Actor;
+  /** Where it belongs. */
+  readonly zone: 'lane' | 'back' | 'far' | 'air' | 'water' | 'wall' | 'small';
+}
+
+const SIZES = { big: 1.45, small: 0.7, tall: 1.2, short: 0.85, long: 1 } as const;
+
+/** Things taller than this many heads stand behind the people, not among them. */
+const TALL = 5.6;
+
+/** All bodies of a brief, in the order of the words; those that carry others come before them. */
+export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; readonly indoor: boolean }): Actor[] {
+  const made = new Map<number, Actor[]>();
+  const carriers = new Map<number, { index: number; how: string }>();
+  brief.entities.forEach((e, i) => {
+    if (e.relation && (e.relation.how === 'on' || e.relation.how === 'in') && e.kind === 'thing')
+      carriers.set(e.relation.target, { index: i, how: e.relation.how });
+  });
+  const make = (i: number): Actor[] => {
+    const known = made.get(i);
+    if (known) return known;
+    const e = brief.entities[i];
+    const list: Actor[] = [];
+    made.set(i, list);
+    const carrier = carriers.get(i);
+    const on = carrier && carrier.index !== i ? make(carrier.index)[0] : undefined;
+    for (let k = 0; k < e.count; k++) list.push(actor(e, i, k, k === 0 || e.kind !== 'person' ? on : undefined, place));
+    return list;
+  };
+  brief.entities.forEach((_, i) => make(i));
+  return [...made.values()].flat();
+}
+
+function actor(
+  e: Entity,
+  entity: number,
+  nth: number,
+  on: Actor | undefined,
+  place: { readonly water: boolean; readonly indoor: boolean },
+): Actor {
+  const size = e.size ? SIZES[e.size] : 1;
+  switch (e.kind) {
+    case 'person':
+      return personActor(e, entity, nth, on);
+    case 'creature':
+      return creatureActor(e, entity, size, on, place.water);
+    case 'thing':
+      return thingActor(e, entity, size, on, place);
+  }
+}
+
+function personActor(e: PersonBrief, entity: number, nth: number, on?: Actor): Actor {
+  const person = personFrom(e, nth);
+  return {
+    entity,
+    brief: e,
+    person,
+    width: 2.1 * person.stature,
+    height: 5 * person.stature,
+    on: on && carries(on) ? on : undefined,
+    zone: e.distance === 'far' ? 'far' : 'lane',
+  };
+}
+
+function creatureActor(e: CreatureBrief, entity: number, size: number, on: Actor | undefined, water: boolean): Actor {
+  const drawing = CREATURES[e.species];
+  const height = (drawing?.height ?? 1) * size;
+  const flies = drawing?.lives === 'air' || (e.action === 'fly' && e.species !== 'heron');
+  const zone = flies ? 'air' : drawing?.lives === 'water' && water ? 'water' : e.distance === 'far' ? 'far' : 'lane';
+  return {
+    entity,
+    brief: e,
+    width: height * (drawing?.width ?? 1),
+    height,
+    on: on && carries(on) ? on : undefined,
+    zone: on ? 'lane' : zone,
+  };
+}
+
+function thingActor(
+  e: ThingBrief,
+  entity: number,
+  size: number,
+  on: Actor | undefined,
+  place: { readonly water: boolean; readonly indoor: boolean },
+): Actor {
+  const drawing = THINGS[e.thing];
+  const height = (drawing?.height ?? 1) * size;
+  const zone = (): Actor['zone'] => {
+    if (drawing?.stands === 'air') return 'air';
+    if (drawing?.stands === 'wall') return place.indoor ? 'wall' : 'lane';
+    if (drawing?.stands === 'table' && !on) return 'small';
+    if (drawing?.stands === 'water' && place.water) return 'water';
+    if (e.distance === 'far') return height > TALL ? 'back' : 'far';
+    return height > TALL ? 'back' : 'lane';
+  };
+  return {
+    entity,
+    brief: e,
+    width: height * (drawing?.width ?? 1),
+    height,
+    on: on && carries(on) ? on : undefined,
+    zone: on && carries(on) ? 'lane' : zone(),
+  };
+}
+
+/** True for things with a surface, and for boats. */
+export const carries = (a: Actor): boolean =>
+  a.brief.kind === 'thing' && (a.brief.thing === 'boat' || THINGS[a.brief.thing]?.top !== undefined);
+
+/** Height of the surface of a thing, in heads. */
+export const topOf = (a: Actor): number =>
+  a.brief.kind === 'thing' ? (THINGS[a.brief.thing]?.top ?? 0) * a.height : 0;

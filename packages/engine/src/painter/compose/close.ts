@@ -1,0 +1,83 @@
+import type { SceneBrief } from '@urbild/core';
+import { CREATURES } from '../creatures';
+import { paintPerson } from '../figures/paintPerson';
+import type { Staging } from '../places';
+import { seenBy } from '../stage/camera';
+import type { Scene } from '../stage/scene';
+import type { Actor } from './actors';
+import { paintActor, YAW } from './paintActor';
+
+/** Moves the place nearer, out of focus, behind a portrait or half figure. */
+function stepNearer(scene: Scene, at: Staging, k: number): void {
+  const { width: W, height: H } = scene;
+  const camera = {
+    scale: k,
+    dx: -(at.x * k - W * 0.36) * 0.6,
+    dy: -(H * 0.46 * k - H * 0.5),
+    haze: scene.light.haze,
+    veil: 0.14,
+  };
+  camera.dx = Math.min(0, Math.max(W - W * k, camera.dx));
+  camera.dy = Math.min(0, Math.max(H - H * k, camera.dy));
+  scene.root.children.splice(0, Infinity, ...seenBy(camera, scene.root.children));
+  scene.lamps.length = 0;
+}
+
+/** A portrait or half figure before the place seen from nearer. */
+export function paintClose(scene: Scene, brief: SceneBrief, actors: readonly Actor[], at: Staging): void {
+  const { width: W, height: H } = scene;
+  const portrait = brief.framing === 'portrait';
+  stepNearer(scene, at, portrait ? 1.5 : 1.22);
+  const people = actors.filter((a) => a.person).slice(0, 3);
+  const creatures = actors.filter((a) => a.brief.kind === 'creature').slice(0, 2);
+  if (!people.length) return paintCloseCreature(scene, brief, creatures[0]);
+  creatures.forEach((c, i) => {
+    const size = Math.min(H * 0.86, (c.height / 5) * H * 1.35);
+    const head =
+      (Math.max(size, H * 0.3) / c.height) *
+      (CREATURES[c.brief.kind === 'creature' ? c.brief.species : '']?.lives === 'air' ? 0.5 : 1);
+    paintActor(
+      scene,
+      c,
+      { x: W * (0.87 - i * 0.74), y: H * (c.height > 3 ? 1.14 : 1), head, depth: 0.02, flip: i === 0 },
+      { shadow: false },
+    );
+  });
+  const head =
+    (portrait ? Math.min(H * 0.42, W * 0.5) : Math.min(H * 0.25, W * 0.3)) * [1, 0.84, 0.7][people.length - 1];
+  const y = portrait ? H * 0.74 : H * 0.52;
+  people.forEach((a, i) => {
+    if (a.brief.kind !== 'person') return;
+    const { action: said, view, expression, holds } = a.brief;
+    const still = said === undefined || ['pole', 'walk', 'row', 'run', 'sit', 'kneel', 'sleep', 'lean'].includes(said);
+    const alone = people.length === 1;
+    paintPerson(scene, a.person!, {
+      x: alone ? W * (creatures.length ? 0.4 : portrait ? 0.51 : 0.47) : W * (0.26 + (0.48 * i) / (people.length - 1)),
+      y: y + (1 - Math.min(1, a.person!.stature)) * head * (alone ? 0.2 : 1.1),
+      head: head * (alone ? 1 : Math.max(0.86, Math.min(1.05, a.person!.stature))),
+      depth: 0,
+      yaw: YAW[view ?? 'three-quarter'],
+      expression: expression ?? 'smile',
+      flip: i > 0 && i === people.length - 1,
+      portrait: portrait || undefined,
+      action: still ? 'stand' : said,
+      holds: portrait && !holds.length ? [] : holds,
+      entity: a.entity,
+    });
+  });
+}
+
+/** A creature fills the picture. */
+function paintCloseCreature(scene: Scene, brief: SceneBrief, a: Actor | undefined): void {
+  if (!a) return;
+  const { width: W, height: H } = scene;
+  const portrait = brief.framing === 'portrait';
+  const size = Math.min(H * (portrait ? 0.9 : 0.78), ((W * 0.8) / a.width) * a.height);
+  paintActor(scene, a, {
+    x: W * 0.47,
+    y: H * (portrait ? 0.99 : 0.95),
+    head: size / a.height,
+    depth: 0.01,
+    flip: false,
+  });
+}

@@ -1,0 +1,339 @@
+import { COLOUR_VALUES, hashText, mixLch, Random, type Garment, type Lch, type PersonBrief } from '@urbild/core';
+import { CAST } from './cast';
+import type { HairStyle, HatKind, OverKind, Person, TopKind } from './person';
+
+const SKINS: Readonly<Record<'dark' | 'brown' | 'pale', Lch>> = {
+  dark: [0.48, 0.08, 48],
+  brown: [0.68, 0.09, 54],
+  pale: [0.88, 0.055, 60],
+};
+const USUAL_SKINS: readonly Lch[] = [
+  [0.84, 0.072, 58],
+  [0.8, 0.08, 56],
+  [0.75, 0.085, 54],
+  [0.62, 0.09, 52],
+  [0.52, 0.085, 50],
+];
+const HAIR_COLOURS: Readonly<Record<string, Lch>> = {
+  blond: [0.8, 0.105, 86],
+  yellow: [0.8, 0.11, 88],
+  gold: [0.77, 0.115, 84],
+  red: [0.55, 0.14, 43],
+  rust: [0.53, 0.13, 44],
+  orange: [0.62, 0.15, 50],
+  brown: [0.38, 0.065, 52],
+  black: [0.23, 0.018, 270],
+  grey: [0.7, 0.012, 250],
+  white: [0.9, 0.01, 90],
+};
+const STYLES: Readonly<Record<string, HairStyle>> = {
+  plait: 'plait',
+  'two plaits': 'two plaits',
+  ponytail: 'ponytail',
+  bun: 'bun',
+  bob: 'bowl',
+  curls: 'curly',
+  wavy: 'wavy',
+  bald: 'bald',
+  tousled: 'tousled',
+};
+const TOPS: Readonly<Record<string, TopKind>> = {
+  coat: 'coat',
+  raincoat: 'oilskin',
+  jacket: 'jacket',
+  jumper: 'jumper',
+  shirt: 'shirt',
+  dress: 'dress',
+};
+const OVERS: readonly string[] = ['shawl', 'apron', 'waistcoat', 'dungarees', 'cloak'];
+const HATS: readonly string[] = [
+  'knit cap',
+  'straw hat',
+  'hat',
+  "sou'wester",
+  'top hat',
+  'beret',
+  'headscarf',
+  'flat cap',
+  'hood',
+  'crown',
+];
+const CLOTH: readonly Lch[] = [
+  COLOUR_VALUES.rust,
+  COLOUR_VALUES.teal,
+  COLOUR_VALUES.mustard,
+  COLOUR_VALUES.navy,
+  COLOUR_VALUES.olive,
+  COLOUR_VALUES.purple,
+  COLOUR_VALUES.beige,
+  COLOUR_VALUES.red,
+  COLOUR_VALUES.blue,
+  COLOUR_VALUES.green,
+];
+const USUAL_COLOUR: Readonly<Record<string, Lch>> = {
+  raincoat: COLOUR_VALUES.yellow,
+  shirt: COLOUR_VALUES.beige,
+  apron: [0.9, 0.02, 85],
+  dungarees: COLOUR_VALUES.blue,
+  'straw hat': [0.83, 0.1, 88],
+  hat: [0.45, 0.06, 55],
+  "sou'wester": [0.8, 0.15, 92],
+  'top hat': COLOUR_VALUES.black,
+  beret: COLOUR_VALUES.red,
+  crown: COLOUR_VALUES.gold,
+  'flat cap': [0.45, 0.03, 70],
+  satchel: [0.5, 0.085, 60],
+  boots: [0.34, 0.05, 55],
+  shoes: [0.32, 0.05, 45],
+  trousers: [0.4, 0.05, 250],
+};
+
+/**
+ * A person from the words that describe one. What the words leave open is chosen by the description itself, not by the
+ * seed of the picture: the same words give the same person in every picture. `nth` tells several of one kind apart.
+ */
+export function personFrom(brief: PersonBrief, nth = 0): Person {
+  const base = brief.cast && brief.cast !== 'Brom' ? CAST[brief.cast] : invented(brief, nth);
+  return dressed(described(base, brief), brief, nth);
+}
+
+function seedOf({ age, sex, build, skin, hair, beard, garments, clothes }: PersonBrief, nth: number): number {
+  return hashText(
+    JSON.stringify([
+      age,
+      sex,
+      build,
+      skin,
+      hair,
+      beard,
+      garments.map((g) => [g.kind, g.colour?.name]),
+      clothes?.name,
+      nth,
+    ]),
+  );
+}
+
+/** Somebody nobody has seen before: proportions by age and sex, the rest by chance. */
+function invented(brief: PersonBrief, nth: number): Person {
+  const r = new Random(seedOf(brief, nth));
+  const age = brief.age ?? 'grown';
+  const woman = brief.sex ? brief.sex === 'woman' : r.chance(0.5);
+  const child = age === 'child';
+  const old = age === 'old';
+  const skin = r.pick(USUAL_SKINS);
+  const dark = skin[0] < 0.66;
+  const hair: Lch = old
+    ? [r.range(0.72, 0.92), 0.012, 90]
+    : dark
+      ? [r.range(0.2, 0.27), 0.025, 40]
+      : r.pick([
+          HAIR_COLOURS.brown,
+          HAIR_COLOURS.black,
+          HAIR_COLOURS.blond,
+          HAIR_COLOURS.rust,
+          [0.48, 0.075, 60] as Lch,
+        ]);
+  const style: HairStyle = woman
+    ? r.pick<HairStyle>(
+        old
+          ? ['bun', 'short', 'bun']
+          : child
+            ? ['bowl', 'long', 'ponytail', 'two plaits']
+            : ['long', 'wavy', 'bun', 'ponytail', 'plait'],
+      )
+    : r.pick<HairStyle>(
+        old ? ['short', 'short', 'bald'] : child ? ['tousled', 'bowl', 'short'] : ['short', 'tousled', 'short'],
+      );
+  const cloth = () => r.pick(CLOTH);
+  const top: TopKind = woman && r.chance(0.45) ? 'dress' : r.pick<TopKind>(['jumper', 'shirt', 'jacket', 'jumper']);
+  const colour = cloth();
+  return {
+    skin,
+    face: {
+      width: r.range(0.95, 1.04) * (child ? 1.05 : 1),
+      length: r.range(0.97, 1.03) * (child ? 0.93 : 1),
+      jaw: woman || child ? r.range(0.15, 0.45) : r.range(0.55, 0.95),
+      cheek: child ? r.range(0.7, 1) : r.range(0.1, 0.6),
+      chin: child ? 0.1 : woman ? r.range(0.2, 0.4) : r.range(0.4, 0.7),
+    },
+    eyes: {
+      size: child ? r.range(1.12, 1.22) : old ? r.range(0.8, 0.9) : woman ? r.range(1, 1.12) : r.range(0.85, 0.98),
+      spacing: r.range(0.98, 1.06),
+      colour: r.pick<Lch>([
+        [0.5, 0.08, 235],
+        [0.38, 0.06, 55],
+        [0.54, 0.08, 150],
+        [0.32, 0.05, 50],
+      ]),
+      tilt: r.range(-0.04, 0.09),
+      lashes: woman && !old,
+    },
+    brow: {
+      colour: mixLch(hair, [0.25, 0.03, 50], old ? 0.1 : 0.3),
+      thickness: woman ? r.range(0.9, 1.2) : old ? 1.9 : r.range(1.3, 1.7),
+      arch: r.range(0.2, 0.7),
+      angle: r.range(-0.03, 0.05),
+    },
+    nose: {
+      length: child ? r.range(0.7, 0.85) : old ? r.range(1.1, 1.35) : r.range(0.85, 1.15),
+      width: r.range(0.85, dark ? 1.35 : 1.15) * (old ? 1.15 : 1),
+      snub: child ? 0.9 : r.range(0, 0.6),
+      hook: old ? r.range(0.2, 0.6) : 0,
+    },
+    mouth: {
+      width: r.range(0.9, 1.06),
+      fullness: old ? 0.5 : woman ? r.range(0.8, 1.2) : r.range(0.5, 0.9),
+      colour: dark ? [0.5, 0.12, 22] : [0.62, 0.12, 24],
+    },
+    freckles: !dark && !old && r.chance(0.15),
+    wrinkles: old,
+    blush: child ? 1.05 : r.range(0.5, 0.9),
+    hair: { style, colour: hair, volume: r.range(0.95, 1.1) },
+    beard: old && !woman && r.chance(0.4) ? mixLch(hair, [0.9, 0.01, 90], 0.4) : undefined,
+    shoulders: child ? 0.52 : woman ? 0.6 : 0.71,
+    girth: child ? 0.92 : woman ? 0.97 : 1.06,
+    stature: child ? r.range(0.72, 0.8) : woman ? r.range(0.95, 1.01) : r.range(1, 1.06),
+    headScale: child ? 1.1 : 1,
+    top: { kind: top, colour },
+    bottom:
+      top === 'dress'
+        ? { kind: 'skirt', colour }
+        : {
+            kind: 'trousers',
+            colour: r.pick<Lch>([
+              [0.38, 0.05, 250],
+              [0.42, 0.04, 70],
+              [0.34, 0.03, 285],
+              [0.45, 0.06, 130],
+            ]),
+          },
+    feet: { kind: r.chance(0.5) ? 'boots' : 'shoes', colour: [0.32, 0.04, 50] },
+  };
+}
+
+/** The traits that the words name. */
+function described(base: Person, b: PersonBrief): Person {
+  let p = base;
+  const bare = new Set(b.bare);
+  if (b.skin) p = { ...p, skin: SKINS[b.skin] };
+  if (b.build === 'thin')
+    p = {
+      ...p,
+      girth: p.girth * 0.8,
+      shoulders: p.shoulders * 0.92,
+      face: { ...p.face, width: p.face.width * 0.95, cheek: 0 },
+    };
+  if (b.build === 'round')
+    p = {
+      ...p,
+      girth: p.girth * 1.34,
+      shoulders: p.shoulders * 1.08,
+      face: { ...p.face, width: p.face.width * 1.09, cheek: 1 },
+    };
+  if (b.size === 'tall' || b.size === 'big') p = { ...p, stature: p.stature * 1.12 };
+  if (b.size === 'short' || b.size === 'small') p = { ...p, stature: p.stature * 0.86 };
+  if (b.hair) {
+    const named = b.hair.style && STYLES[b.hair.style];
+    const usual =
+      b.hair.length === 'long'
+        ? b.sex === 'man'
+          ? 'wavy'
+          : 'long'
+        : b.hair.length === 'short'
+          ? b.sex === 'woman'
+            ? 'bowl'
+            : 'short'
+          : undefined;
+    const style = named || usual || (p.hair.style === 'bald' ? 'short' : p.hair.style);
+    const c = b.hair.colour;
+    const colour = c ? (HAIR_COLOURS[c.name] ?? c.lch) : p.hair.colour;
+    p = {
+      ...p,
+      hair: { ...p.hair, style, colour },
+      brow: { ...p.brow, colour: mixLch(colour, [0.25, 0.03, 50], 0.25) },
+    };
+  }
+  if (b.beard)
+    p = {
+      ...p,
+      beard: b.beard.colour
+        ? (HAIR_COLOURS[b.beard.colour.name] ?? b.beard.colour.lch)
+        : b.hair?.colour
+          ? p.hair.colour
+          : (p.beard ?? p.hair.colour),
+    };
+  if (b.moustache) p = { ...p, moustache: p.beard ?? p.hair.colour };
+  if (b.freckles) p = { ...p, freckles: true };
+  if (b.glasses) p = { ...p, glasses: p.glasses ?? [0.3, 0.05, 40] };
+  if (b.earring) p = { ...p, earring: [0.8, 0.13, 85] };
+  if (b.eyes)
+    p = { ...p, eyes: { ...p.eyes, colour: [Math.min(0.6, b.eyes.lch[0]), b.eyes.lch[1] * 0.75, b.eyes.lch[2]] } };
+  if (bare.has('beard')) p = { ...p, beard: undefined };
+  if (bare.has('glasses')) p = { ...p, glasses: undefined };
+  if (bare.has('satchel')) p = { ...p, satchel: undefined };
+  if (HATS.some((h) => bare.has(h))) p = { ...p, hat: undefined };
+  return p;
+}
+
+function dressed(base: Person, b: PersonBrief, nth: number): Person {
+  const r = new Random(seedOf(b, nth) ^ 0x77);
+  let p = base;
+  if (b.clothes) {
+    const colour = b.clothes.lch;
+    p = {
+      ...p,
+      top: { ...p.top, colour, second: undefined, pattern: undefined },
+      bottom: p.top.kind === 'dress' ? { ...p.bottom, colour } : p.bottom,
+    };
+  }
+  for (const g of b.garments) p = wearing(p, g, () => r.pick(CLOTH));
+  return p;
+}
+
+function wearing(p: Person, g: Garment, any: () => Lch): Person {
+  const colour = g.colour?.lch ?? USUAL_COLOUR[g.kind] ?? any();
+  const cloth = { colour, second: g.second?.lch, pattern: g.pattern };
+  if (HATS.includes(g.kind)) return { ...p, hat: { kind: g.kind as HatKind, colour } };
+  if (OVERS.includes(g.kind)) {
+    const over = { ...cloth, kind: g.kind as OverKind };
+    return g.kind === 'dungarees'
+      ? {
+          ...p,
+          over,
+          bottom: { kind: 'trousers', colour },
+          top: p.top.kind === 'dress' ? { kind: 'shirt', colour: [0.88, 0.03, 80] } : p.top,
+        }
+      : { ...p, over };
+  }
+  if (TOPS[g.kind]) {
+    const kind = TOPS[g.kind];
+    const bottom: Person['bottom'] =
+      kind === 'dress'
+        ? { kind: 'skirt', ...cloth }
+        : p.top.kind === 'dress' && kind !== 'coat'
+          ? { kind: 'skirt', colour: p.bottom.colour }
+          : p.bottom;
+    return { ...p, top: { ...cloth, kind }, over: p.over?.kind === 'shawl' ? undefined : p.over, bottom };
+  }
+  switch (g.kind) {
+    case 'skirt':
+    case 'trousers':
+    case 'shorts':
+      return {
+        ...p,
+        bottom: { ...cloth, kind: g.kind },
+        top: p.top.kind === 'dress' ? { ...p.top, kind: 'shirt' } : p.top,
+      };
+    case 'scarf':
+      return { ...p, scarf: { ...cloth, pattern: g.pattern ?? 'stripes', second: g.second?.lch } };
+    case 'boots':
+    case 'shoes':
+      return { ...p, feet: { kind: g.kind, colour } };
+    case 'barefoot':
+      return { ...p, feet: { kind: 'bare', colour: p.skin } };
+    case 'satchel':
+      return { ...p, satchel: colour };
+    default:
+      return p;
+  }
+}

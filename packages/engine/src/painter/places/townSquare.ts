@@ -1,0 +1,83 @@
+import { wobble } from '../geometry/curve';
+import { ridge } from '../land/land';
+import { tree } from '../land/plants';
+import { paintClouds, paintSky } from '../sky/sky';
+import { REGION } from '../stage/region';
+import { paintThing } from '../things';
+import { cobbles, houseRow } from './town';
+import { horizonOf, type Place } from './place';
+
+/** An open square with a well, before a row of gabled houses and a tower. */
+export const townSquare: Place = (scene, setting) => {
+  const { width: W, height: H, unit: u } = scene;
+  const hz = horizonOf(scene, setting, 0.56);
+  paintSky(scene, hz, 0.78);
+  paintClouds(scene, hz * 0.75);
+  ridge(scene, hz, 60, 160, [0.52, 0.05, 240], 0.84);
+  const tower = scene.pen({ region: REGION.building, depth: 0.5 });
+  tower.shape(
+    wobble(
+      [
+        [W * 0.62, hz + 10 * u],
+        [W * 0.62, hz - 170 * u],
+        [W * 0.72, hz - 170 * u],
+        [W * 0.72, hz + 10 * u],
+      ],
+      0.8,
+      16,
+      2,
+    ),
+    [0.72, 0.05, 60],
+    { strokes: 1.57 },
+  );
+  scene.pen({ region: REGION.roof, depth: 0.5 }).shape(
+    wobble(
+      [
+        [W * 0.605, hz - 168 * u],
+        [W * 0.67, hz - 262 * u],
+        [W * 0.735, hz - 168 * u],
+      ],
+      0.8,
+      16,
+      2,
+    ),
+    [0.5, 0.07, 165],
+  );
+  paintThing(scene, 'clock', { x: W * 0.67, y: hz - 190 * u, size: 90 * u, depth: 0.5 });
+  tower.shape(
+    wobble(
+      [
+        [W * 0.62, hz - 90 * u],
+        [W * 0.72, hz - 90 * u],
+        [W * 0.72, hz + 10 * u],
+        [W * 0.62, hz + 10 * u],
+      ],
+      0.8,
+      16,
+      4,
+    ),
+    [0.72, 0.05, 60],
+    { strokes: 1.57 },
+  );
+  houseRow(scene, -0.02 * W, W * 1.02, hz + 26 * u, 78 * u, 0.36);
+  scene.pen({ region: REGION.ground, depth: 0.25 }).shape(
+    wobble(
+      [
+        [-20, H + 20],
+        [-20, hz + 22 * u],
+        [W * 1.05, hz + 22 * u],
+        [W * 1.05, H + 20],
+      ],
+      1,
+      20,
+      2,
+    ),
+    [0.66, 0.03, 72],
+    { strokes: 0, texture: 1.2 },
+  );
+  tree(scene, W * 0.9, hz + 58 * u, 150 * u, 0.26);
+  paintThing(scene, 'well', { x: W * 0.18, y: hz + 74 * u, size: 120 * u, depth: 0.2 });
+  paintThing(scene, 'street lamp', { x: W * 0.8, y: hz + 88 * u, size: 210 * u, depth: 0.18 });
+  cobbles(scene, H * 0.78, false);
+  return { x: W * 0.5, y: H * 0.87, head: 47 * u, depth: 0.05, horizon: hz };
+};
