@@ -1,6 +1,7 @@
 /** The built-in engine of Urbild: painter and synthesis. */
-export { paintStage, type PaintOptions, type Stage } from './painter/paint';
-export { LINOCUT_INKS } from './painter/media';
+export { mapsOf, paintStage, type PaintOptions, type Stage, type StageMaps } from './painter/paint';
+export type { FigureRecord } from './painter/figures/record';
+export { PALETTES } from './painter/media';
 export { REGION, isFigure, type Region } from './painter/stage/region';
 export * from './engine';
 export * from './request';

@@ -46,3 +46,9 @@ export function cssOf(c: Lch, alpha = 1): string {
   const [r, g, b] = lchToRgb(c);
   return alpha >= 1 ? `rgb(${r},${g},${b})` : `rgba(${r},${g},${b},${alpha})`;
 }
+
+/** Distance of two colours: Euclidean in OKLab, 0 for the same, about 1 from black to white. */
+export function colourDistance(a: Lch, b: Lch): number {
+  const [p, q] = [lchToLab(a), lchToLab(b)];
+  return Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
+}

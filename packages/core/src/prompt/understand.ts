@@ -81,9 +81,17 @@ export function understand(prompt: string, avoid = ''): SceneBrief {
   const weather = (weathers.includes('snow') ? 'snow' : (weathers[0] ?? 'clear')) as Weather;
   const times = all('time');
   const { place, landmarks } = decidePlace(reader, drafts, refused);
-  for (const thing of landmarks)
+  for (const { thing, near } of landmarks)
     if (!drafts.some((e) => e.what === thing))
-      drafts.push({ kind: 'thing', what: thing, count: 1, distance: 'far', garments: [], bare: [], holds: [] });
+      drafts.push({
+        kind: 'thing',
+        what: thing,
+        count: 1,
+        distance: near ? undefined : 'far',
+        garments: [],
+        bare: [],
+        holds: [],
+      });
   const night = times.length === 0 && (place === 'night sky' || reader.places.some((p) => p.place === 'night sky'));
   for (const e of drafts) if (e.kind === 'person') e.view ??= reader.general.view;
   const light = all('light')[0] as SceneBrief['light'];
@@ -108,8 +116,9 @@ export function understand(prompt: string, avoid = ''): SceneBrief {
 }
 
 function isRefused(e: EntityDraft, refused: ReadonlySet<string>): boolean {
+  if (e.kind === 'person' && refused.has('person')) return true;
   if (e.cast) return refused.has(`cast: ${e.cast}`) || (e.cast === 'Brom' && refused.has('creature: heron'));
-  if (e.kind === 'person') return refused.has('person');
+  if (e.kind === 'person') return false;
   return refused.has(`${e.kind}: ${e.what}`);
 }
 
@@ -118,7 +127,7 @@ function decidePlace(
   reader: Reader,
   drafts: readonly EntityDraft[],
   refused: ReadonlySet<string>,
-): { place: PlaceName; landmarks: string[] } {
+): { place: PlaceName; landmarks: { thing: string; near: boolean }[] } {
   const mentions = reader.places.filter((p) => !refused.has(`place: ${p.place}`));
   const settles = (how?: string) => how === 'in' || how === 'at' || how === 'on';
   const weight = (p: (typeof mentions)[number], i: number): number => {
@@ -147,9 +156,9 @@ function decidePlace(
   const landmarks = sorted
     .slice(outside ? 0 : 1)
     .filter((p) => p.place !== place)
-    .map((p) => LANDMARKS[p.place])
-    .filter((thing): thing is string => !!thing && !refused.has(`thing: ${thing}`));
-  return { place, landmarks: [...new Set(landmarks)] };
+    .map((p) => ({ thing: LANDMARKS[p.place], near: p.how === 'before' || p.how === 'beside' }))
+    .filter(({ thing }) => !!thing && !refused.has(`thing: ${thing}`));
+  return { place, landmarks };
 }
 
 /** Drafts -> entities: at most so many, relations as indexes. */

@@ -1,9 +1,10 @@
 import type { Medium, SceneBrief } from '@urbild/core';
 import { compose } from './compose';
-import { renderScene } from './media';
-import type { LinocutInks } from './media/linocut';
+import type { FigureRecord } from './figures/record';
+import { paletteFor, renderScene } from './media';
 import type { LayoutHints } from './places';
-import { labelMap } from './stage/labels';
+import { depthMap, labelMap } from './stage/labels';
+import { lineMap } from './stage/lines';
 
 /** A painted stage: opaque sRGB pixels and what each pixel is a picture of. */
 export interface Stage {
@@ -13,6 +14,18 @@ export interface Stage {
   readonly rgba: Uint8ClampedArray;
   /** One region code a pixel. */
   readonly labels: Uint8Array;
+  /** People and creatures: boxes, joints, landmarks of the face. */
+  readonly figures: readonly FigureRecord[];
+}
+
+/** All that is known of a painted picture, one byte a pixel each. */
+export interface StageMaps {
+  readonly labels: Uint8Array;
+  /** 0 at the viewer, 255 at the horizon. */
+  readonly depth: Uint8Array;
+  /** 255 on an outline. */
+  readonly lines: Uint8Array;
+  readonly figures: readonly FigureRecord[];
 }
 
 /** What is painted, and how. */
@@ -25,7 +38,8 @@ export interface PaintOptions {
   readonly hints?: LayoutHints;
   /** The words' medium, or gouache, when absent. */
   readonly medium?: Medium;
-  readonly inks?: LinocutInks;
+  /** A palette of the medium by name; the words' own inks, or the usual one, when absent. */
+  readonly palette?: string;
   /** Called often while painting; throws to stop. */
   readonly checkpoint?: () => void;
 }
@@ -34,7 +48,14 @@ export interface PaintOptions {
 export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const { width, height } = options;
   const scene = compose(brief, options);
-  const canvas = renderScene(scene, options.medium ?? brief.medium ?? 'gouache', options.inks, options.checkpoint);
+  const medium = options.medium ?? brief.medium ?? 'gouache';
+  const canvas = renderScene(scene, medium, paletteFor(medium, options.palette, brief.inks), options.checkpoint);
   const { data } = canvas.getContext('2d').getImageData(0, 0, width, height);
-  return { width, height, rgba: data, labels: labelMap(scene) };
+  return { width, height, rgba: data, labels: labelMap(scene), figures: scene.figures };
+}
+
+/** The ground truth of a brief's picture, without painting it. */
+export function mapsOf(brief: SceneBrief, options: PaintOptions): StageMaps {
+  const scene = compose(brief, options);
+  return { labels: labelMap(scene), depth: depthMap(scene), lines: lineMap(scene), figures: scene.figures };
 }

@@ -9,7 +9,7 @@ import {
   type Descriptors,
   type Picture,
 } from '@urbild/core';
-import { BuiltInEngine, LINOCUT_INKS, paintStage, RenderStopped, type Raster } from '@urbild/engine';
+import { BuiltInEngine, paintStage, RenderStopped, type Raster } from '@urbild/engine';
 import { understand } from '@urbild/core';
 import { readFile } from 'fs/promises';
 import path from 'path';
@@ -50,7 +50,7 @@ const encodePng = ({ rgba, width, height }: Raster): Promise<Buffer> =>
 /** Paints a plate of the demo world from words. */
 export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
   const { width, height, seed, medium, inks } = task;
-  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, inks: inks && LINOCUT_INKS[inks] });
+  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, palette: inks });
   return { png: await encodePng(stage) };
 }
 

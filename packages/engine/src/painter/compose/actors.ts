@@ -23,12 +23,15 @@ const SIZES = { big: 1.45, small: 0.7, tall: 1.2, short: 0.85, long: 1 } as cons
 /** Things taller than this many heads stand behind the people, not among them. */
 const TALL = 5.6;
 
+/** Furniture that stands against the wall of a room. */
+const FURNITURE: ReadonlySet<string> = new Set(['stove', 'bed', 'clock', 'ladder', 'shelf']);
+
 /** All bodies of a brief, in the order of the words; those that carry others come before them. */
 export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; readonly indoor: boolean }): Actor[] {
   const made = new Map<number, Actor[]>();
   const carriers = new Map<number, { index: number; how: string }>();
   brief.entities.forEach((e, i) => {
-    if (e.relation && (e.relation.how === 'on' || e.relation.how === 'in') && e.kind === 'thing')
+    if (e.kind === 'thing' && e.thing !== 'window' && (e.relation?.how === 'on' || e.relation?.how === 'in'))
       carriers.set(e.relation.target, { index: i, how: e.relation.how });
   });
   const make = (i: number): Actor[] => {
@@ -64,7 +67,9 @@ function actor(
   }
 }
 
-function personActor(e: PersonBrief, entity: number, nth: number, on?: Actor): Actor {
+function personActor(said: PersonBrief, entity: number, nth: number, on?: Actor): Actor {
+  // what one holds, the others do not
+  const e = nth ? { ...said, holds: [] } : said;
   const person = personFrom(e, nth);
   return {
     entity,
@@ -103,6 +108,7 @@ function thingActor(
   const height = (drawing?.height ?? 1) * size;
   const zone = (): Actor['zone'] => {
     if (drawing?.stands === 'air') return 'air';
+    if (place.indoor && FURNITURE.has(e.thing) && e.relation?.how !== 'on') return 'wall';
     if (drawing?.stands === 'wall') return place.indoor ? 'wall' : 'lane';
     if (drawing?.stands === 'table' && !on) return 'small';
     if (drawing?.stands === 'water' && place.water) return 'water';

@@ -51,14 +51,21 @@ export function compose(brief: SceneBrief, { width, height, seed, spread = 1, hi
   const actors = actorsOf(brief, { water, indoor: ROOMS.has(brief.place) });
   const bodies = actors.filter((a) => a.brief.kind !== 'thing');
   const close = bodies.length > 0 && (brief.framing === 'portrait' || brief.framing === 'half figure');
-  const crew = water && !close ? crewOf(actors) : [];
+  const crew = water && !close && brief.place !== 'market quay' ? crewOf(actors) : [];
   const onFoot = actors.some((a) => (a.zone === 'lane' || a.zone === 'small') && !crew.includes(a)) && !close;
-  const staging = hinted(PLACE_PAINTERS[brief.place](scene, { hints: withCamera(brief, hints), onFoot }), hints, scene);
+  const staging = hinted(
+    PLACE_PAINTERS[brief.place](scene, { hints: withCamera(brief, hints), onFoot, named: namedThings(brief) }),
+    hints,
+    scene,
+  );
   if (close) paintClose(scene, brief, actors, staging);
   else paintWhole(scene, brief, actors, crew, staging, hints);
   if (!ROOMS.has(brief.place)) paintPrecipitation(scene, staging.horizon);
   return scene;
 }
+
+const namedThings = (brief: SceneBrief): ReadonlySet<string> =>
+  new Set(brief.entities.flatMap((e) => (e.kind === 'thing' ? [e.thing] : [])));
 
 /** An eye from above sees a higher horizon, one from below a lower. */
 function withCamera(brief: SceneBrief, hints: LayoutHints): LayoutHints {
@@ -144,7 +151,7 @@ function paintCluster(scene: Scene, { base, carried }: Cluster, spot: Spot): voi
       a.brief.kind === 'person' &&
       (!a.brief.action || a.brief.action === 'stand' || a.brief.action === 'lean');
     if (a.brief.kind === 'person' && a.brief.action === 'lean') {
-      const x = spot.x - Math.sign(spot.flip ? -1 : 1) * spot.head * (base.width / 2 + 0.7);
+      const x = spot.x - Math.sign(spot.flip ? -1 : 1) * spot.head * (base.width / 2 + 0.62);
       paintActor(scene, a, { ...spot, x });
       return;
     }

@@ -25,9 +25,39 @@ const SIDE_ORDER = { left: 0, middle: 1, right: 2 } as const;
 
 /**
  * Puts clusters side by side on the ground of a place, the first ones nearest to where its subject belongs; people turn to
- * each other. What does not fit is drawn smaller.
+ * each other. Where there is no room for all, things stand in a row of their own behind; what still does not fit is drawn
+ * smaller.
  */
 export function layOut(
+  scene: Scene,
+  brief: SceneBrief,
+  clusters: readonly Cluster[],
+  at: Staging,
+  hints: LayoutHints,
+): Map<Cluster, Spot> {
+  const room = (at.right ?? scene.width * 0.93) - (at.left ?? scene.width * 0.07);
+  const front = clusters.filter((c) => c.base.brief.kind !== 'thing' || c.carried.length);
+  const behind = clusters.filter((c) => !front.includes(c));
+  if (!front.length || behind.length < 3 || widthOf(clusters) * at.head < room * 0.85)
+    return row(scene, brief, clusters, at, hints);
+  const foot = at.wall ?? at.horizon;
+  const y = foot + (at.y - foot) * 0.5;
+  const scale = at.wall ? 0.84 : (y - at.horizon) / (at.y - at.horizon);
+  const back = row(
+    scene,
+    brief,
+    behind,
+    { ...at, y, head: at.head * scale, depth: at.depth + 0.05, x: scene.width * 0.5 },
+    {},
+  );
+  return new Map([...back, ...row(scene, brief, front, at, hints)]);
+}
+
+const gapOf = (count: number): number => (count > 4 ? 0.25 : 0.5);
+const widthOf = (clusters: readonly Cluster[]): number =>
+  clusters.reduce((sum, c) => sum + c.width, 0) + gapOf(clusters.length) * (clusters.length - 1);
+
+function row(
   scene: Scene,
   brief: SceneBrief,
   clusters: readonly Cluster[],
@@ -43,9 +73,16 @@ export function layOut(
   const framing = brief.framing === 'wide view' ? 0.62 : 1;
   const crowd = order.length > 1 ? 0.94 : 1;
   let head = at.head * framing * crowd;
-  const gap = order.length > 4 ? 0.25 : 0.5;
-  const need = order.reduce((sum, c) => sum + c.width, 0) + gap * (order.length - 1);
+  const gap = gapOf(order.length);
+  const need = widthOf(order);
   head = Math.min(head, (right - left) / need);
+  if (!order.some((c) => c.base.person || c.carried.some((a) => a.person))) {
+    // without people, what there is may be larger
+    const tallest = Math.max(
+      ...order.map((c) => c.base.height + c.carried.reduce((most, a) => Math.max(most, a.height), 0)),
+    );
+    head = Math.min(Math.max(head, (scene.height * 0.24) / tallest), head * 2.1, (right - left) / need);
+  }
   const total = need * head;
   const alone = order.length === 1;
   const wanted = at.x + (alone ? scene.random.bell() * 0.025 * W : 0) + sideShift(order, W);
@@ -63,6 +100,7 @@ export function layOut(
       y: Math.min(scene.height - 2, at.y + stagger + lower),
       head: head * far,
       depth: Math.max(0.01, at.depth - stagger * 0.0005),
+      edge: at.edge,
       pose: c === clusters.find((k) => k.base.person) ? hints.pose : undefined,
       flip: alone ? own > W * 0.56 : own > centre + head * 0.2,
     });

@@ -1,7 +1,6 @@
 import { adjustLch, mixLch, type Action, type View } from '@urbild/core';
 import { CREATURES, paintCreature } from '../creatures';
 import { baseOf, paintPerson, type PoseHint } from '../figures/paintPerson';
-import { SEAT } from '../figures/poses';
 import { ellipse } from '../geometry/point';
 import { REGION } from '../stage/region';
 import type { Scene } from '../stage/scene';
@@ -19,6 +18,8 @@ export interface Spot {
   readonly depth: number;
   readonly flip: boolean;
   readonly pose?: PoseHint;
+  /** The ground ends there: legs hang down. */
+  readonly edge?: boolean;
 }
 
 /** A soft shadow on the ground. */
@@ -50,10 +51,11 @@ export function paintActor(
     const action = options.action ?? p.action ?? 'stand';
     const size = head * a.person.stature;
     const yaw = YAW[p.view ?? 'three-quarter'];
-    const rise = action === 'sit' || action === 'sleep' ? seatRise(a, action) * head : 0;
+    const seat = a.on || spot.edge ? 'raised' : 'ground';
     paintPerson(scene, a.person, {
       x,
-      y: y - rise - baseOf({ action, yaw }) * size,
+      y: y - baseOf({ action, seat }) * size,
+      seat,
       head: size,
       depth,
       yaw,
@@ -91,12 +93,6 @@ export function paintActor(
       colour: a.brief.colour?.lch,
       options: { flip },
     });
-}
-
-/** How high above the ground somebody sits, in heads: on a thing, or on the ground. */
-function seatRise(a: Actor, action: Action): number {
-  if (a.on) return 0;
-  return action === 'sleep' ? 0.15 : SEAT * 0.25;
 }
 
 function scarfOf(a: Actor) {

@@ -1,3 +1,4 @@
+import { clamp } from '@urbild/core';
 import type { Staging } from '../places';
 import type { Scene } from '../stage/scene';
 import { ripples } from '../water/water';
@@ -40,15 +41,18 @@ export function paintBackdrop(scene: Scene, actors: readonly Actor[], at: Stagin
       under ??
       freePlace(W, taken, a.zone === 'far' ? [0.62, 0.36, 0.74, 0.25] : [0.76, 0.2, 0.88, 0.1, 0.62, 0.36]);
     const tallest = (y - scene.height * 0.04) / (a.height * head);
-    const fits = Math.min(1, tallest, (W * 0.62) / (a.width * head));
-    paintActor(scene, a, { x, y, head: head * fits, depth: 0.06 + 0.5 * (1 - t), flip: x > W / 2 });
-    taken.push(x);
+    const fits = Math.min(1, tallest, (W * 0.5) / (a.width * head));
+    const half = (a.width * head * fits) / 2;
+    const inside = clamp(x, Math.min(W / 2, half * 0.85), Math.max(W / 2, W - half * 0.85));
+    paintActor(scene, a, { x: inside, y, head: head * fits, depth: 0.06 + 0.5 * (1 - t), flip: x > W / 2 });
+    taken.push(inside);
   }
 }
 
 /** How near a thing of the backdrop stands: 0 at the horizon, 1 with the people. */
 function reach(a: Actor): number {
-  if (a.brief.relation?.how === 'under' || a.brief.relation?.how === 'before') return 0.86;
+  if (a.brief.relation?.how === 'under') return 0.86;
+  if (a.brief.relation?.how === 'before') return 0.72;
   if (a.brief.distance === 'far') return a.brief.kind === 'thing' && a.brief.thing === 'peaks' ? 0.02 : 0.2;
   if (a.zone === 'far') return 0.24;
   if (a.height > 12) return a.brief.kind === 'thing' && a.brief.thing === 'peaks' ? 0.02 : 0.34;
@@ -112,6 +116,6 @@ export function paintWall(scene: Scene, actors: readonly Actor[], at: Staging, t
     if (a.brief.kind === 'thing' && a.brief.thing === 'window') continue;
     const x = sideOf(a, scene.width) ?? freePlace(scene.width, taken, [0.34, 0.7, 0.2]);
     taken.push(x);
-    paintActor(scene, a, { x, y: at.wall!, head: at.head * 0.8, depth: 0.1, flip: false }, { shadow: false });
+    paintActor(scene, a, { x, y: at.wall!, head: at.head * 0.86, depth: 0.1, flip: false }, { shadow: false });
   }
 }

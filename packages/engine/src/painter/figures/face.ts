@@ -24,9 +24,9 @@ export function paintBlush(f: FigureFrame, m: HeadModel, { shade }: SkinTones): 
   if (!f.detail) return;
   const { blush } = f.person;
   for (const s of [-1, 1])
-    if (m.facing(s * 36) > 0.12) f.stain(m.on(s * 36, 0.175), 0.17, [0.66, 0.15, 25], 0.34 * blush);
+    if (m.facing(s * 36) > 0.12) f.stain(m.on(s * 36, 0.175), 0.17, [0.7, 0.14, 27], 0.3 * blush);
   if (m.cos > 0.2 || m.profile) f.stain(m.on(0, 0.17, m.noseLength * 0.6), 0.09, [0.66, 0.14, 28], 0.26 * blush);
-  for (const s of [-1, 1]) if (m.facing(s * 24) > 0.2) f.stain(m.on(s * 22, -0.015), 0.13, shade, 0.25);
+  for (const s of [-1, 1]) if (m.facing(s * 24) > 0.2) f.stain(m.on(s * 22, -0.015), 0.13, shade, 0.16);
   f.stain(m.on(0, 0.395), 0.12, shade, 0.25);
 }
 

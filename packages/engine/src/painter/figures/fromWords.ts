@@ -120,7 +120,8 @@ function invented(brief: PersonBrief, nth: number): Person {
   const woman = brief.sex ? brief.sex === 'woman' : r.chance(0.5);
   const child = age === 'child';
   const old = age === 'old';
-  const skin = r.pick(USUAL_SKINS);
+  const fair = ['blond', 'red', 'rust', 'orange', 'gold', 'yellow'].includes(brief.hair?.colour?.name ?? '');
+  const skin = r.pick(fair ? USUAL_SKINS.slice(0, 2) : USUAL_SKINS);
   const dark = skin[0] < 0.66;
   const hair: Lch = old
     ? [r.range(0.72, 0.92), 0.012, 90]
@@ -145,7 +146,7 @@ function invented(brief: PersonBrief, nth: number): Person {
         old ? ['short', 'short', 'bald'] : child ? ['tousled', 'bowl', 'short'] : ['short', 'tousled', 'short'],
       );
   const cloth = () => r.pick(CLOTH);
-  const top: TopKind = woman && r.chance(0.45) ? 'dress' : r.pick<TopKind>(['jumper', 'shirt', 'jacket', 'jumper']);
+  const top: TopKind = woman && r.chance(0.6) ? 'dress' : r.pick<TopKind>(['jumper', 'shirt', 'jacket', 'jumper']);
   const colour = cloth();
   return {
     skin,

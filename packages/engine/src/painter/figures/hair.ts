@@ -78,9 +78,9 @@ const HAIR_LINE_BASE: Readonly<Record<BaseStyle, (angle: number) => number>> = {
       [0, -0.3],
       [36, -0.22],
       [56, -0.06],
-      [70, 0.2],
-      [80, 0.5],
-      [190, 0.5],
+      [70, 0.16],
+      [84, 0.36],
+      [190, 0.4],
     ])(Math.abs(angle)),
 };
 
@@ -127,7 +127,20 @@ export function paintBackHair(f: FigureFrame, m: HeadModel): void {
       const a = ((-215 + (i / 13) * 250) * Math.PI) / 180;
       return m.place(-0.08 * m.sin + Math.cos(a) * 0.5, -0.06 + Math.sin(a) * 0.5);
     });
-    f.shape(HAIR, [...back, m.place(0.4, 0.75), m.place(-0.4, 0.78)], dark, { strokes: 1.5 });
+    f.shape(
+      HAIR,
+      [
+        ...back,
+        m.place(0.5, 0.35),
+        m.place(0.52, 0.8),
+        m.place(0.3, 0.92),
+        m.place(-0.32, 0.94),
+        m.place(-0.54, 0.8),
+        m.place(-0.5, 0.35),
+      ],
+      dark,
+      { strokes: 1.5 },
+    );
   }
   if (style !== 'curly') return;
   const k = 1.2 * volume;
@@ -200,7 +213,7 @@ export function paintHairShadow(f: FigureFrame, m: HeadModel, shade: Lch): void 
   const line = hairLine(f, m).map((q) => [q[0] + f.scene.light.direction[0] * 0.02, q[1] + 0.045] as Point);
   f.flat(REGION.skin, [...line, m.place(0.6, -0.6), m.place(-0.7, -0.6)], mixLch(shade, f.person.hair.colour, 0.25), {
     plain: true,
-    alpha: 0.3,
+    alpha: 0.22,
   });
 }
 

@@ -6,27 +6,17 @@ import { paintEyes } from './eyes';
 import { paintBlush, paintBrows, paintMarks, paintMouth, paintNose, skinTones } from './face';
 import type { FigureFrame } from './figure';
 import { paintBackHair, paintHairCap, paintHairShadow } from './hair';
-import { HeadModel } from './headModel';
+import type { HeadModel } from './headModel';
 import { paintBeard, paintGlasses, paintMoustache } from './headwear';
 import { paintHat } from './hats';
 import { ASLEEP, EXPRESSION_MOTION } from './person';
 
-/** Where a head is held, in figure units and degrees. */
-export interface HeadPlace {
-  readonly x: number;
-  readonly y: number;
-  /** 0 front, 90 profile, 180 back. */
-  readonly yaw: number;
-  readonly roll: number;
-}
-
-/** Paints a whole head: hair behind, ears, face with features, beard, hair, hat. */
-export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression, asleep = false): HeadModel {
+/** Paints a whole head but for the hair behind the neck: ears, face with features, beard, hair, hat. */
+export function paintHead(f: FigureFrame, m: HeadModel, expression: Expression, asleep = false): void {
   const { person } = f;
-  const m = new HeadModel(person, at.x, at.y, at.yaw, at.roll);
   const motion = asleep ? ASLEEP : EXPRESSION_MOTION[expression];
   const tones = skinTones(person.skin);
-  paintBackHair(f, m);
+  if (m.away) paintBackHair(f, m);
   if (Math.abs(m.cos) > 0.3) {
     paintEar(f, m, 1);
     paintEar(f, m, -1);
@@ -39,7 +29,8 @@ export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression,
       {
         strokes: 1.1,
         outline: f.detail ? f.lineWidth * 1.05 : f.lineWidth * 0.8,
-        volume: 0.85,
+        volume: 0.6 - 0.4 * m.profile,
+        shade: 0.7 - 0.4 * m.profile,
         rim: 0.8,
         texture: 0.5,
         mottled: true,
@@ -69,7 +60,6 @@ export function paintHead(f: FigureFrame, at: HeadPlace, expression: Expression,
       outline: f.lineWidth,
     });
   }
-  return m;
 }
 
 function paintEar(f: FigureFrame, m: HeadModel, side: 1 | -1): void {

@@ -26,6 +26,8 @@ export interface LegPose {
   readonly foot: Point;
   readonly bend: 1 | -1;
   readonly toe: number;
+  /** A skirt lies over the thigh. */
+  readonly draped?: boolean;
 }
 
 /**
@@ -174,6 +176,17 @@ export function paintLeg(f: FigureFrame, pose: LegPose): void {
       capsule([pose.hip, between(pose.hip, knee, 0.85)], [0.5 * k, 0.48 * k], 0.06),
       bottom.colour,
       { strokes: 1.5, shade: 1.2 },
+    );
+  if (pose.draped)
+    f.shape(
+      REGION.legwear,
+      capsule(
+        [[pose.hip[0], pose.hip[1] - 0.06], between(pose.hip, knee, 0.5), [knee[0] + 0.03, knee[1] + 0.16]],
+        [0.62 * k, 0.64 * k, 0.6 * k],
+        0.06,
+      ),
+      bottom.colour,
+      { strokes: 0.4, shade: 1.2 },
     );
   const length = Math.hypot(ankle[0] - knee[0], ankle[1] - knee[1]) || 1;
   const nx = -(ankle[1] - knee[1]) / length;

@@ -6,6 +6,7 @@ import type { Scene } from '../stage/scene';
 import { paintHeld, reachFor, type Reach } from './carried';
 import { FigureFrame } from './figure';
 import { paintCollar, paintTrunk } from './garments';
+import { paintBackHair } from './hair';
 import { paintHairOnBack, paintTwoPlaits } from './hairBack';
 import { paintHead } from './head';
 import { HeadModel } from './headModel';
@@ -13,7 +14,7 @@ import { paintArm, paintLeg, type ArmPose } from './limbs';
 import { paintCloak, paintCloakFront, paintScarf } from './overs';
 import type { Person } from './person';
 import { paintPlait } from './plait';
-import { poseFor, type Pose } from './poses';
+import { poseFor, type Pose, type Seat } from './poses';
 import { recordFigure } from './record';
 import { paintSatchel } from './satchel';
 import { HIPS, trunkOf, type Trunk } from './trunk';
@@ -44,6 +45,8 @@ export interface PersonPlace {
   /** Index of the brief's entity, for the record of the picture. */
   readonly entity: number;
   readonly pose?: PoseHint;
+  /** What somebody who sits sits on: something raised (usual) or the ground. */
+  readonly seat?: Seat;
   /** Head and shoulders only: no legs, no bag. */
   readonly portrait?: boolean;
 }
@@ -54,7 +57,7 @@ const bodyYawOf = (yaw: number) =>
 /** The pose of somebody who is placed so, with the hands where held things need them. */
 function posed(place: PersonPlace, reach: Reach): Pose {
   const yaw = (bodyYawOf(place.yaw) * Math.PI) / 180;
-  const pose = poseFor(place.action, { sin: Math.sin(yaw), cos: Math.cos(yaw) });
+  const pose = poseFor(place.action, { sin: Math.sin(yaw), cos: Math.cos(yaw) }, place.seat ?? 'raised');
   return pulled({ ...pose, far: reach.far ?? pose.far, near: reach.near ?? pose.near }, place.pose);
 }
 
@@ -73,8 +76,8 @@ function pulled(pose: Pose, hint: PoseHint | undefined): Pose {
 }
 
 /** How far below the pit of the neck a person's body is carried, in head heights. */
-export const baseOf = (place: Pick<PersonPlace, 'action' | 'yaw'>): number =>
-  poseFor(place.action, { sin: 0, cos: 1 }).base;
+export const baseOf = ({ action, seat }: Pick<PersonPlace, 'action' | 'seat'>): number =>
+  poseFor(action, { sin: 0, cos: 1 }, seat ?? 'raised').base;
 
 /** Paints a person. */
 export function paintPerson(scene: Scene, person: Person, place: PersonPlace): void {
@@ -93,7 +96,8 @@ export function paintPerson(scene: Scene, person: Person, place: PersonPlace): v
   const shoulderNear: Point = [-person.shoulders * t.cos * 0.8, 0.2];
   const shoulderFar: Point = [person.shoulders * t.cos * 0.82 + 0.06 * t.sin, 0.2];
   const turn = Math.sin((place.yaw * Math.PI) / 180);
-  const headAt = { x: 0.06 * turn + pose.lean * 0.25, y: -0.6, yaw: place.yaw, roll: pose.nod ?? 0 };
+  const headAt = { x: 0.06 * turn + pose.lean * 0.25, y: -0.6, yaw: place.yaw };
+  const head = new HeadModel(person, headAt.x, headAt.y, place.yaw, pose.nod ?? 0);
   const sleeve = person.over?.kind === 'cloak' ? person.over.colour : person.top.colour;
   const arms = { far: { pose: far, shoulder: shoulderFar }, near: { pose: near, shoulder: shoulderNear } };
 
@@ -106,6 +110,7 @@ export function paintPerson(scene: Scene, person: Person, place: PersonPlace): v
   };
   const held = () => place.holds?.forEach((item, i) => paintHeld(f, item, i, reach));
   const cloak = person.over?.kind === 'cloak' ? person.over : undefined;
+  if (!head.away) paintBackHair(f, head);
   if (cloak && !t.back) paintCloak(f, t, cloak);
   const legsFirst = !pose.seated || t.back;
   if (legsFirst) legs();
@@ -127,9 +132,8 @@ export function paintPerson(scene: Scene, person: Person, place: PersonPlace): v
     if (cloak) paintCloak(f, t, cloak);
     paintHood(f, t.narrow, 0);
   } else if (person.hair.style === 'plait') paintPlait(f, plaitPath(headAt, t.narrow * girth, t.sin), 0.2);
-  else if (person.hair.style === 'two plaits')
-    paintTwoPlaits(f, new HeadModel(person, headAt.x, headAt.y, headAt.yaw, headAt.roll), t.narrow * girth);
-  const head = paintHead(f, headAt, place.expression, pose.asleep);
+  else if (person.hair.style === 'two plaits') paintTwoPlaits(f, head, t.narrow * girth);
+  paintHead(f, head, place.expression, pose.asleep);
   if (t.back) paintHairOnBack(f, head);
   recordFigure(f, place, { head, t, pose, arms });
 }
@@ -196,7 +200,7 @@ function paintNeck(f: FigureFrame, x: number, sin: number): void {
       [-w * 1.6, 0.12],
       [-w - 0.02 * sin, -0.1],
     ],
-    mixLch(skin, [0.46, 0.13, 24], 0.16),
+    mixLch(skin, [0.52, 0.13, 28], 0.1),
     { strokes: 1.5, texture: 0.4, line: 0.8 },
   );
   const shadow: Point[] = [

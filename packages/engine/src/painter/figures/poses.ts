@@ -66,6 +66,25 @@ const sitting = (turn: Turn): Pose => ({
   seated: true,
 });
 
+/** Sitting on the ground with the knees drawn up. */
+const sittingLow = (turn: Turn): Pose => {
+  const forward = Math.max(0.4, Math.abs(turn.sin));
+  const leg = (x: number, ahead: number): LegPose => ({
+    hip: [x * 0.8, 0],
+    knee: [x * 1.3 + 0.72 * ahead * forward, HIPS - 0.42],
+    foot: [x * 1.2 + 1.25 * ahead * forward, HIPS + 0.2],
+    bend: -1,
+    toe: 1,
+  });
+  return {
+    ...sitting(turn),
+    legs: [leg(0.22, 1), leg(-0.22, 0.92)],
+    far: { hand: [0.45 + 0.6 * forward, 1.32], bend: -1, grip: true },
+    near: { hand: [0.2 + 0.62 * forward, 1.36], bend: 1, side: -1, grip: true },
+    base: HIPS + 0.3,
+  };
+};
+
 const kneeling = ({ sin }: Turn): Pose => {
   const s = Math.max(0.35, Math.abs(sin));
   return {
@@ -88,8 +107,12 @@ const kneeling = ({ sin }: Turn): Pose => {
   };
 };
 
+/** What somebody sits on. */
+export type Seat = 'raised' | 'ground';
+
 /** The pose for an action, for a body that is turned so. */
-export function poseFor(action: Action, turn: Turn): Pose {
+export function poseFor(action: Action, turn: Turn, seat: Seat = 'raised'): Pose {
+  const seated = seat === 'ground' ? sittingLow : sitting;
   switch (action) {
     case 'walk':
       return {
@@ -115,9 +138,9 @@ export function poseFor(action: Action, turn: Turn): Pose {
         near: { hand: [-0.82, 1.2], bend: -1, side: 1, grip: true },
       };
     case 'sit':
-      return sitting(turn);
+      return seated(turn);
     case 'sleep':
-      return { ...sitting(turn), nod: 16, asleep: true };
+      return { ...seated(turn), nod: 16, asleep: true };
     case 'row':
       return {
         ...sitting(turn),
@@ -156,8 +179,8 @@ export function poseFor(action: Action, turn: Turn): Pose {
           { hip: [0.2, 0], foot: [-0.3, 3.82], bend: -1, toe: 1 },
           { hip: [-0.16, 0], foot: [-0.62, 3.84], bend: -1, toe: 1 },
         ],
-        lean: -0.24,
-        far: { hand: [0.98, 1.28], bend: 1, grip: true },
+        lean: 0.2,
+        far: { hand: [1.02, 1.66], bend: -1, grip: true },
         near: { hand: [-0.42, 1.72], bend: 1, side: -1 },
       };
     case 'pole':

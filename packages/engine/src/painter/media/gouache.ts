@@ -22,7 +22,8 @@ import {
 } from '../stage/displayList';
 
 import type { Scene } from '../stage/scene';
-import { addGrain, displacePixels } from './post';
+import type { MediumPalette } from './palettes';
+import { addGrain, displacePixels, stain } from './post';
 import { lightOn, type ShapeLight } from './shapeLight';
 import { bristleDab, colourAt, taperedLine, tracePath } from './strokes';
 import { textureTile, type TextureName } from './textures';
@@ -39,7 +40,10 @@ export class GouacheRenderer {
   protected readonly light: Environment;
   #patterns = new Map<TextureName, CanvasPattern>();
 
-  constructor(protected readonly scene: Scene) {
+  constructor(
+    protected readonly scene: Scene,
+    protected readonly palette: MediumPalette,
+  ) {
     this.random = new Random(scene.seed ^ 0x51ab);
     this.light = scene.light;
   }
@@ -61,6 +65,7 @@ export class GouacheRenderer {
     small.imageSmoothingQuality = 'high';
     small.drawImage(large, 0, 0, w, h);
     this.finish(small, w, h);
+    if (this.palette.tone) stain(small, w, h, this.palette.tone);
     return canvas;
   }
 
@@ -112,6 +117,11 @@ export class GouacheRenderer {
     }
   }
 
+  /** What reflections are tinted with. */
+  protected waterTint(): Lch {
+    return this.light.water[1];
+  }
+
   /** A group and its mirror image, row by row, more broken towards the viewer. */
   protected reflected(context: SKRSContext2D, n: GroupNode, mirror: Reflection): void {
     const { width: W, height: H, noise } = this.scene;
@@ -134,7 +144,7 @@ export class GouacheRenderer {
     const tintedContext = tinted.getContext('2d');
     tintedContext.drawImage(layer, 0, 0);
     tintedContext.globalCompositeOperation = 'source-atop';
-    tintedContext.fillStyle = cssOf(this.light.water[1], mirror.tint ?? 0.38);
+    tintedContext.fillStyle = cssOf(this.waterTint(), mirror.tint ?? 0.38);
     tintedContext.fillRect(0, 0, tinted.width, tinted.height);
     const step = 1.5;
     const reach = Math.min(mirror.y - box[1], (H - mirror.y) * 1.3);
@@ -213,9 +223,9 @@ export class GouacheRenderer {
     const [lx, ly] = light.direction;
     const fill = context.createLinearGradient(cx - lx * rx, cy - ly * ry, cx + lx * rx, cy + ly * ry);
     const near = Math.exp(-n.depth * 2);
-    fill.addColorStop(0, cssOf(mixLch(n.colour, light.light, 0.3 * volume * near)));
-    fill.addColorStop(0.45, cssOf(n.colour));
-    fill.addColorStop(1, cssOf(mixLch(n.colour, light.shadow, 0.42 * volume * near)));
+    fill.addColorStop(0, cssOf(mixLch(n.colour, light.light, 0.34 * volume * near)));
+    fill.addColorStop(0.5, cssOf(n.colour));
+    fill.addColorStop(1, cssOf(mixLch(n.colour, light.shadow, 0.34 * volume * near)));
     return fill;
   }
 
@@ -240,7 +250,7 @@ export class GouacheRenderer {
           2 *
           (((px - (bounds[0] + w / 2)) * light.direction[0]) / (w || 1) +
             ((py - (bounds[1] + h / 2)) * light.direction[1]) / (h || 1));
-        c = u < 0 ? mixLch(c, light.light, -u * 0.16 * near) : mixLch(c, light.shadow, u * 0.26 * near);
+        c = u < 0 ? mixLch(c, light.light, -u * 0.19 * near) : mixLch(c, light.shadow, u * 0.19 * near);
       }
       const dx = (Math.cos(a) * length) / 2;
       const dy = (Math.sin(a) * length) / 2;

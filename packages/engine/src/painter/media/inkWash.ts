@@ -9,7 +9,6 @@ import { addGrain, displacePixels, editPixels, fromEdge } from './post';
 import { hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
 
 const PAPER: Lch = [0.965, 0.018, 85];
-const INK: Lch = [0.22, 0.03, 260];
 
 /** Thin colour washes with blooms on white paper, drawn over with a broken pen line. */
 export class InkWashRenderer extends GouacheRenderer {
@@ -115,7 +114,7 @@ export class InkWashRenderer extends GouacheRenderer {
       return;
     const r = this.random;
     const near = Math.exp(-n.depth * 1.9);
-    context.fillStyle = cssOf(INK, 0.35 + 0.6 * near);
+    context.fillStyle = cssOf(this.palette.key, 0.35 + 0.6 * near);
     const path = resamplePath([...n.path, n.path[0]], 3.5, false);
     for (let i = 0; i < path.length - 2;) {
       const length = Math.round(r.range(18, 60));
@@ -129,7 +128,7 @@ export class InkWashRenderer extends GouacheRenderer {
     if (!hatched || n.region === REGION.cloud || n.region === REGION.skin || n.region === REGION.water) return;
     tracePath(context, n.path);
     context.clip();
-    context.strokeStyle = cssOf(INK, 0.5 * near);
+    context.strokeStyle = cssOf(this.palette.key, 0.5 * near);
     context.lineWidth = 0.6;
     hatchLines(bounds, -0.9, 4.2, (ax, ay, bx, by) => {
       for (let k = 0; k < 14; k++) {
@@ -146,7 +145,7 @@ export class InkWashRenderer extends GouacheRenderer {
   protected override line(context: SKRSContext2D, n: LineNode): void {
     context.save();
     context.globalAlpha = n.alpha;
-    context.fillStyle = cssOf(mixLch(n.colour, INK, n.bright ? 0 : 0.7));
+    context.fillStyle = cssOf(mixLch(n.colour, this.palette.key, n.bright ? 0 : 0.7));
     taperedLine(context, resamplePath(n.path, 4, false), Math.max(0.7, n.width * 0.8), n.id, n.taperStart, n.taperEnd);
     context.restore();
   }
@@ -156,7 +155,7 @@ export class InkWashRenderer extends GouacheRenderer {
       tracePath(context, path);
       context.fillStyle = cssOf(mixLch(colour, PAPER, 0.35), 0.75);
       context.fill();
-      context.fillStyle = cssOf(INK, 0.5 * Math.exp(-n.depth * 1.6));
+      context.fillStyle = cssOf(this.palette.key, 0.5 * Math.exp(-n.depth * 1.6));
       if (this.random.chance(0.55))
         taperedLine(context, path.slice(0, path.length >> 1), 0.9, this.random.next() * 9, 0.1, 0.5);
     }

@@ -6,16 +6,9 @@ import type { BladesNode, GlowNode, LineNode, Node, ShapeNode } from '../stage/d
 import { REGION } from '../stage/region';
 import type { Scene } from '../stage/scene';
 import { GouacheRenderer } from './gouache';
+import type { MediumPalette } from './palettes';
 import { displacePixels, editPixels, fromEdge } from './post';
 import { colourAt, hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
-
-/** Paper, middle ink, key ink, and a fourth ink for warm accents. */
-export interface LinocutInks {
-  readonly paper: Lch;
-  readonly middle: Lch;
-  readonly key: Lch;
-  readonly accent?: Lch;
-}
 
 type Level = 0 | 1 | 2;
 
@@ -26,15 +19,19 @@ export class LinocutRenderer extends GouacheRenderer {
   /** Lightness below which the key ink, and below which the middle ink is printed. */
   readonly #thresholds: readonly [number, number];
 
-  constructor(scene: Scene, inks: LinocutInks) {
-    super(scene);
-    this.#inks = [inks.paper, inks.middle, inks.key];
-    this.#accent = inks.accent;
+  constructor(scene: Scene, palette: MediumPalette) {
+    super(scene, palette);
+    this.#inks = [palette.paper, palette.middle, palette.key];
+    this.#accent = palette.accent;
     this.#thresholds = tonalThirds(scene.root);
   }
 
   #level(lightness: number): Level {
     return lightness < this.#thresholds[0] ? 2 : lightness < this.#thresholds[1] ? 1 : 0;
+  }
+
+  protected override waterTint(): Lch {
+    return this.#inks[1];
   }
 
   protected override ground(context: SKRSContext2D, w: number, h: number): void {

@@ -1,36 +1,17 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
-import {
-  adjustLch,
-  clamp,
-  cssOf,
-  lchToRgb,
-  lerp,
-  mixLch,
-  Random,
-  smoothstep,
-  ValueNoise,
-  type Lch,
-} from '@urbild/core';
+import { adjustLch, clamp, cssOf, lchToRgb, lerp, mixLch, Random, smoothstep, ValueNoise } from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { boundsOf } from '../geometry/point';
 import type { ShapeNode } from '../stage/displayList';
 import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
 import { GouacheRenderer } from './gouache';
 import { displacePixels, editPixels } from './post';
 import { colourAt, hatchLines, lightSide, taperedLine, tracePath } from './strokes';
 
 /** Chalk in crossing strokes on toned, toothed paper that shows through everywhere. */
 export class PastelRenderer extends GouacheRenderer {
-  constructor(
-    scene: Scene,
-    private readonly paper: Lch = [0.4, 0.045, 275],
-  ) {
-    super(scene);
-  }
-
   protected override ground(context: SKRSContext2D, w: number, h: number): void {
-    context.fillStyle = cssOf(this.paper);
+    context.fillStyle = cssOf(this.palette.paper);
     context.fillRect(0, 0, w, h);
   }
 
@@ -44,8 +25,8 @@ export class PastelRenderer extends GouacheRenderer {
     context.globalAlpha = (n.alpha ?? 1) * (n.plain ? 0.95 : 0.68);
     const under: ShapeNode = {
       ...n,
-      colour: mixLch(n.colour, this.paper, 0.2),
-      toColour: n.toColour && mixLch(n.toColour, this.paper, 0.2),
+      colour: mixLch(n.colour, this.palette.paper, 0.2),
+      toColour: n.toColour && mixLch(n.toColour, this.palette.paper, 0.2),
     };
     context.fillStyle = n.plain
       ? cssOf(adjustLch(n.colour, 0.02, 1.1))
@@ -103,7 +84,7 @@ export class PastelRenderer extends GouacheRenderer {
     displacePixels(context, w, h, 1.2, 9);
     const noise = new ValueNoise(14);
     const random = new Random(5);
-    const paper = lchToRgb(this.paper);
+    const paper = lchToRgb(this.palette.paper);
     editPixels(context, w, h, (data, t, x, y) => {
       const tooth =
         noise.at(x / 1.25, y / 1.25) * 0.5 + noise.at(x / 0.8 + 40, y / 0.8) * 0.35 + (random.next() - 0.5) * 0.7;

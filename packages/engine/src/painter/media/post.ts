@@ -1,5 +1,5 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
-import { clamp, Random, smoothstep, ValueNoise } from '@urbild/core';
+import { clamp, cssOf, Random, smoothstep, ValueNoise, type Lch } from '@urbild/core';
 
 /** Moves every pixel by up to about `amount` px: edges lose the smoothness of a machine. */
 export function displacePixels(context: SKRSContext2D, w: number, h: number, amount: number, seed: number): void {
@@ -68,3 +68,34 @@ export function editPixels(
 
 /** Distance of a pixel from the nearest edge of the picture. */
 export const fromEdge = (x: number, y: number, w: number, h: number): number => Math.min(x, y, w - 1 - x, h - 1 - y);
+
+/** The lightnesses (0..1 of the code values) that 2 % of a picture lie below and above. */
+export function lightnessRange(context: SKRSContext2D, w: number, h: number): [low: number, high: number] {
+  const { data } = context.getImageData(0, 0, w, h);
+  const counts = new Uint32Array(256);
+  for (let o = 0; o < data.length; o += 16)
+    counts[Math.round(0.3 * data[o] + 0.59 * data[o + 1] + 0.11 * data[o + 2])]++;
+  const total = data.length / 16;
+  const at = (part: number) => {
+    let sum = 0;
+    for (let i = 0; i < 256; i++) {
+      sum += counts[i];
+      if (sum >= part * total) return i / 255;
+    }
+    return 1;
+  };
+  const low = at(0.02);
+  return [low, Math.max(low + 0.2, at(0.98))];
+}
+
+/** A thin stain of one colour over the whole picture. */
+export function stain(context: SKRSContext2D, w: number, h: number, colour: Lch): void {
+  context.save();
+  context.globalCompositeOperation = 'soft-light';
+  context.fillStyle = cssOf(colour, 0.5);
+  context.fillRect(0, 0, w, h);
+  context.globalCompositeOperation = 'color';
+  context.fillStyle = cssOf(colour, 0.22);
+  context.fillRect(0, 0, w, h);
+  context.restore();
+}

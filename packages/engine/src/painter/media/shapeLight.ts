@@ -18,7 +18,7 @@ export function lightOn(n: ShapeNode, bounds: Bounds, e: Environment, lamps: rea
   const warm = (towards: Lch, amount: number) => mixLch(e.shadow, towards, amount);
   const shadow =
     n.region === REGION.skin
-      ? warm([0.42, 0.13, 22], 0.62)
+      ? warm([0.55, 0.125, 30], 0.7)
       : n.region === REGION.hair
         ? warm([n.colour[0] * 0.45, n.colour[1], n.colour[2] - 8], 0.55)
         : n.region === REGION.garment || n.region === REGION.prop

@@ -8,20 +8,17 @@ import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels } from './post';
 import { taperedLine, tracePath } from './strokes';
 
-const KEY: Lch = [0.26, 0.05, 265];
-const PAPER: Lch = [0.94, 0.03, 88];
-
 /** Flat printed colours with wiped blends, wood grain, and an even key line. */
 export class WoodblockRenderer extends GouacheRenderer {
   protected override ground(context: SKRSContext2D, w: number, h: number): void {
-    context.fillStyle = cssOf(PAPER);
+    context.fillStyle = cssOf(this.palette.paper);
     context.fillRect(0, 0, w, h);
   }
 
   /** The printer has nine lightnesses and hues 20 degrees apart. */
   #ink(c: Lch): Lch {
     const L = clamp((c[0] - 0.55) * 1.2 + 0.56, 0.1, 0.97);
-    return mixLch([Math.round(L * 9) / 9, c[1] * 1.15, Math.round(c[2] / 20) * 20], PAPER, 0.06);
+    return mixLch([Math.round(L * 9) / 9, c[1] * 1.15, Math.round(c[2] / 20) * 20], this.palette.paper, 0.06);
   }
 
   protected override shape(context: SKRSContext2D, n: ShapeNode): void {
@@ -47,7 +44,7 @@ export class WoodblockRenderer extends GouacheRenderer {
     const keyed = n.region !== REGION.none && n.region !== REGION.sky && !(n.region === REGION.water && n.gradient);
     if (!n.plain && keyed && Math.max(x1 - x0, y1 - y0) > 5 && (n.alpha ?? 1) > 0.45) {
       const near = Math.exp(-n.depth * 1.3);
-      context.strokeStyle = cssOf(mixLch(KEY, n.colour, 1 - near), 0.9);
+      context.strokeStyle = cssOf(mixLch(this.palette.key, n.colour, 1 - near), 0.9);
       context.lineWidth = 0.5 + 0.8 * near;
       context.lineJoin = 'round';
       tracePath(context, n.path);
@@ -95,13 +92,13 @@ export class WoodblockRenderer extends GouacheRenderer {
   protected override line(context: SKRSContext2D, n: LineNode): void {
     context.save();
     context.globalAlpha = Math.min(1, n.alpha + 0.15);
-    context.fillStyle = cssOf(n.bright ? this.#ink(n.colour) : mixLch(this.#ink(n.colour), KEY, 0.35));
+    context.fillStyle = cssOf(n.bright ? this.#ink(n.colour) : mixLch(this.#ink(n.colour), this.palette.key, 0.35));
     taperedLine(context, resamplePath(n.path, 4, false), Math.max(0.8, n.width * 0.9), 1, 0.08, 0.08);
     context.restore();
   }
 
   protected override blades(context: SKRSContext2D, n: BladesNode): void {
-    context.strokeStyle = cssOf(KEY, 0.55 * Math.exp(-n.depth * 1.5));
+    context.strokeStyle = cssOf(this.palette.key, 0.55 * Math.exp(-n.depth * 1.5));
     context.lineWidth = 0.5;
     for (const { path, colour } of n.blades) {
       tracePath(context, path);

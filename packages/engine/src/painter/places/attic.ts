@@ -5,7 +5,7 @@ import type { Place } from './place';
 import { beams, hangingLamp, room, windowView } from './room';
 
 /** A room under the roof: slanting beams, a bed, books, a window high up. */
-export const attic: Place = (scene) => {
+export const attic: Place = (scene, setting) => {
   const { width: W, height: H, unit: u } = scene;
   const floor = room(scene, { floorAt: 0.7, wall: [0.62, 0.06, 60], floor: [0.52, 0.06, 56], planks: true });
   windowView(scene, W * 0.5 - 58 * u, H * 0.17, 116 * u, 122 * u, floor);
@@ -44,11 +44,13 @@ export const attic: Place = (scene) => {
     );
   }
   beams(scene, [0.37, 0.05, 50], [], floor);
-  paintThing(scene, 'shelf', { x: W * 0.25, y: floor, size: 150 * u, depth: 0.1 });
-  paintThing(scene, 'rug', { x: W * 0.47, y: H * 0.91, size: 20 * u, depth: 0.07 });
-  paintThing(scene, 'bed', { x: W * 0.82, y: floor + 62 * u, size: 104 * u, depth: 0.08 });
+  if (!setting.named.has('shelf')) paintThing(scene, 'shelf', { x: W * 0.25, y: floor, size: 150 * u, depth: 0.1 });
+  if (!setting.named.has('rug')) paintThing(scene, 'rug', { x: W * 0.47, y: H * 0.91, size: 20 * u, depth: 0.07 });
+  if (!setting.named.has('bed'))
+    paintThing(scene, 'bed', { x: W * 0.82, y: floor + 62 * u, size: 104 * u, depth: 0.08 });
   paintThing(scene, 'crate', { x: W * 0.12, y: H * 0.86, size: 58 * u, depth: 0.06 });
-  paintThing(scene, 'candle', { x: W * 0.12, y: H * 0.86 - 56 * u, size: 34 * u, depth: 0.06 });
+  if (!setting.named.has('candle'))
+    paintThing(scene, 'candle', { x: W * 0.12, y: H * 0.86 - 56 * u, size: 34 * u, depth: 0.06 });
   hangingLamp(scene, W * 0.66, H * 0.2, 280 * u);
   return {
     x: W * 0.44,

@@ -7,7 +7,7 @@ import type { Place } from './place';
 import { beams, hangingLamp, room, windowView } from './room';
 
 /** The sorting room in a boathouse: pigeonholes for letters, nets, barrels, a window on the water. */
-export const boathouse: Place = (scene) => {
+export const boathouse: Place = (scene, setting) => {
   const { width: W, height: H, unit: u, random: r } = scene;
   const floor = room(scene, { floorAt: 0.69, wall: [0.55, 0.055, 58], floor: [0.52, 0.05, 58], planks: true });
   windowView(scene, W * 0.58, H * 0.2, 150 * u, 124 * u, floor, true);
@@ -58,8 +58,10 @@ export const boathouse: Place = (scene) => {
       3 * u,
       rope,
     );
-  paintThing(scene, 'net', { x: W * 0.93, y: floor + 20 * u, size: 100 * u, depth: 0.08 });
-  paintThing(scene, 'barrel', { x: W * 0.07, y: floor + 34 * u, size: 92 * u, depth: 0.08 });
+  if (!setting.named.has('net'))
+    paintThing(scene, 'net', { x: W * 0.93, y: floor + 20 * u, size: 100 * u, depth: 0.08 });
+  if (!setting.named.has('barrel'))
+    paintThing(scene, 'barrel', { x: W * 0.07, y: floor + 34 * u, size: 92 * u, depth: 0.08 });
   hangingLamp(scene, W * 0.5, H * 0.19, 320 * u);
   return {
     x: W * 0.44,

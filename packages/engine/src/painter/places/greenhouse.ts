@@ -9,7 +9,7 @@ import { paintThing } from '../things';
 import type { Place } from './place';
 import { hangingLamp } from './room';
 
-const FRAME: Lch = [0.84, 0.03, 160];
+const FRAME: Lch = [0.6, 0.05, 165];
 
 /** Under glass: iron frames, beds of plants on both sides, a tiled path between. */
 export const greenhouse: Place = (scene) => {
@@ -64,7 +64,7 @@ export const greenhouse: Place = (scene) => {
     plain: true,
     alpha: 0.16,
   });
-  const iron = scene.pen({ region: REGION.building, depth: 0.14 });
+  const iron = scene.pen({ region: REGION.building, depth: 0.05 });
   const bar = (p: Path, w: number) => iron.line(p, w * u, FRAME, { taper: [0, 0] });
   const ridge = H * 0.1;
   const eaves = H * 0.3;

@@ -7,7 +7,7 @@ import type { Place } from './place';
 import { beams, hangingLamp, room, windowView } from './room';
 
 /** A farmhouse kitchen: window, stove, a shelf of plates, a table. */
-export const kitchen: Place = (scene) => {
+export const kitchen: Place = (scene, setting) => {
   const { width: W, height: H, unit: u, random: r } = scene;
   const floor = room(scene, {
     floorAt: 0.68,
@@ -37,10 +37,12 @@ export const kitchen: Place = (scene) => {
     }
     wood.shape(wobble(rectangle(W * 0.24, y, W * 0.25, 6 * u), 0.6, 12, row), [0.46, 0.06, 55], { strokes: 0 });
   }
-  paintThing(scene, 'stove', { x: W * 0.11, y: floor + 26 * u, size: 190 * u, depth: 0.08 });
+  if (!setting.named.has('stove'))
+    paintThing(scene, 'stove', { x: W * 0.11, y: floor + 26 * u, size: 190 * u, depth: 0.08 });
   hangingLamp(scene, W * 0.5, H * 0.16, 330 * u);
-  paintThing(scene, 'table', { x: W * 0.82, y: H * 0.9, size: 112 * u, depth: 0.05 });
-  paintThing(scene, 'bread', { x: W * 0.8, y: H * 0.9 - 106 * u, size: 26 * u, depth: 0.05 });
+  if (!setting.named.has('table')) paintThing(scene, 'table', { x: W * 0.82, y: H * 0.9, size: 112 * u, depth: 0.05 });
+  if (!setting.named.has('bread'))
+    paintThing(scene, 'bread', { x: W * 0.8, y: H * 0.9 - 106 * u, size: 26 * u, depth: 0.05 });
   return {
     x: W * 0.42,
     y: H * 0.9,
@@ -50,6 +52,6 @@ export const kitchen: Place = (scene) => {
     wall: floor,
     left: W * 0.2,
     right: W * 0.76,
-    table: { x: W * 0.87, y: H * 0.9 - 106 * u },
+    table: setting.named.has('table') ? undefined : { x: W * 0.87, y: H * 0.9 - 106 * u },
   };
 };

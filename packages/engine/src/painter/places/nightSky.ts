@@ -32,7 +32,8 @@ export const nightSky: Place = (scene, setting) => {
   if (e.weather !== 'clear' && e.stars > 0.3) paintClouds(scene, hz);
   ridge(scene, hz + 4 * u, 60, 190, [0.4, 0.05, 260], 0.7);
   treeline(scene, hz + 8 * u, 18 * u, [0.34, 0.06, 170], 0.5);
-  paintThing(scene, 'cottage', { x: W * 0.8, y: hz + 20 * u, size: 46 * u, depth: 0.4 });
+  if (!setting.named.has('cottage'))
+    paintThing(scene, 'cottage', { x: W * 0.8, y: hz + 20 * u, size: 46 * u, depth: 0.4 });
   bank(
     scene,
     [

@@ -17,5 +17,13 @@ export const pier: Place = (scene, setting) => {
   stiltHouse(scene, W * 0.62, hz + 12 * u, 80 * u, 0.45, { smoke: true, wall: [0.62, 0.09, 80] });
   const deck = H * 0.79;
   jetty(scene, -20, W * 1.05, deck, 0.06, 32 * u, 60 * u);
-  return { x: W * 0.42, y: deck + 9 * u, head: 48 * u, depth: 0.05, horizon: hz, boat: { x: W * 0.5, y: hz + 60 * u } };
+  return {
+    x: W * 0.42,
+    y: deck + 9 * u,
+    head: 48 * u,
+    depth: 0.05,
+    horizon: hz,
+    edge: true,
+    boat: { x: W * 0.5, y: hz + 60 * u },
+  };
 };

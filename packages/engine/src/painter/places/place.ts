@@ -17,6 +17,8 @@ export interface Staging {
   readonly right?: number;
   /** Where a boat floats, if there is water for one. */
   readonly boat?: { readonly x: number; readonly y: number };
+  /** The ground ends at the subject's feet: who sits there lets the legs hang. */
+  readonly edge?: boolean;
   /** In a room: where the wall meets the floor. */
   readonly wall?: number;
   /** A surface for small things: a table of the place's own. */
@@ -41,6 +43,8 @@ export interface Setting {
   readonly hints: LayoutHints;
   /** Somebody stands there: decks and jetties are needed. */
   readonly onFoot: boolean;
+  /** Things that the words name: the place leaves out its own. */
+  readonly named: ReadonlySet<string>;
 }
 
 /** Paints sky, land and buildings and says where the subjects go. */

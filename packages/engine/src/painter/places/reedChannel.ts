@@ -1,5 +1,5 @@
 import { smoothstep, type Lch } from '@urbild/core';
-import { islet, treeline } from '../land/land';
+import { bank, islet, treeline } from '../land/land';
 import { reedBank } from '../land/plants';
 import { mist } from '../sky/precipitation';
 import { horizonOf, type Place } from './place';
@@ -29,11 +29,25 @@ export const reedChannel: Place = (scene, setting) => {
     });
   }
   mist(scene, hz + 10 * u, 24 * u, 0.45);
-  foregroundReeds(scene, 0.3, 0.84, 165);
+  if (setting.onFoot)
+    bank(
+      scene,
+      [
+        [-20, scene.height + 20, 1],
+        [-20, hz + 176 * u],
+        [W * 0.3, hz + 150 * u],
+        [W * 0.66, hz + 146 * u],
+        [W * 0.9, hz + 168 * u],
+        [W * 1.05, scene.height + 20, 1],
+      ],
+      green,
+      0.1,
+    );
+  foregroundReeds(scene, setting.onFoot ? 0.16 : 0.3, 0.84, setting.onFoot ? 110 : 165);
   return {
     x: W * 0.56,
-    y: hz + 150 * u,
-    head: 34 * u,
+    y: hz + 168 * u,
+    head: 44 * u,
     depth: 0.05,
     horizon: hz,
     boat: { x: W * 0.53, y: hz + 148 * u },

@@ -34,7 +34,16 @@ export const stiltVillage: Place = (scene, setting) => {
   if (setting.onFoot) {
     const deck = H * 0.8;
     jetty(scene, W * 0.16, W * 1.05, deck, 0.06, 30 * u, 60 * u);
-    return { x: W * 0.44, y: deck + 8 * u, head: 46 * u, depth: 0.05, horizon: hz, left: W * 0.2, right: W };
+    return {
+      x: W * 0.44,
+      y: deck + 8 * u,
+      head: 46 * u,
+      depth: 0.05,
+      horizon: hz,
+      edge: true,
+      left: W * 0.2,
+      right: W,
+    };
   }
   foregroundReeds(scene, 0.08, 0.86, 90);
   return { x: W * 0.44, y: H * 0.82, head: 46 * u, depth: 0.05, horizon: hz, boat: { x: W * 0.53, y: hz + 172 * u } };

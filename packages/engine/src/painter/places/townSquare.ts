@@ -1,4 +1,5 @@
 import { wobble } from '../geometry/curve';
+import { ellipse } from '../geometry/point';
 import { ridge } from '../land/land';
 import { tree } from '../land/plants';
 import { paintClouds, paintSky } from '../sky/sky';
@@ -43,22 +44,20 @@ export const townSquare: Place = (scene, setting) => {
     ),
     [0.5, 0.07, 165],
   );
-  paintThing(scene, 'clock', { x: W * 0.67, y: hz - 190 * u, size: 90 * u, depth: 0.5 });
-  tower.shape(
-    wobble(
+  const face = scene.pen({ region: REGION.window, depth: 0.5 });
+  face.shape(ellipse(W * 0.67, hz - 138 * u, 15 * u, 15 * u), [0.93, 0.03, 88], { outline: 1.4 });
+  for (const [dx, dy] of [
+    [0, -10],
+    [7, 3],
+  ])
+    face.line(
       [
-        [W * 0.62, hz - 90 * u],
-        [W * 0.72, hz - 90 * u],
-        [W * 0.72, hz + 10 * u],
-        [W * 0.62, hz + 10 * u],
+        [W * 0.67, hz - 138 * u],
+        [W * 0.67 + dx * u, hz + (dy - 138) * u],
       ],
-      0.8,
-      16,
-      4,
-    ),
-    [0.72, 0.05, 60],
-    { strokes: 1.57 },
-  );
+      1.8 * u,
+      [0.3, 0.02, 260],
+    );
   houseRow(scene, -0.02 * W, W * 1.02, hz + 26 * u, 78 * u, 0.36);
   scene.pen({ region: REGION.ground, depth: 0.25 }).shape(
     wobble(
@@ -76,8 +75,9 @@ export const townSquare: Place = (scene, setting) => {
     { strokes: 0, texture: 1.2 },
   );
   tree(scene, W * 0.9, hz + 58 * u, 150 * u, 0.26);
-  paintThing(scene, 'well', { x: W * 0.18, y: hz + 74 * u, size: 120 * u, depth: 0.2 });
-  paintThing(scene, 'street lamp', { x: W * 0.8, y: hz + 88 * u, size: 210 * u, depth: 0.18 });
+  if (!setting.named.has('well')) paintThing(scene, 'well', { x: W * 0.18, y: hz + 74 * u, size: 120 * u, depth: 0.2 });
+  if (!setting.named.has('street lamp'))
+    paintThing(scene, 'street lamp', { x: W * 0.8, y: hz + 88 * u, size: 210 * u, depth: 0.18 });
   cobbles(scene, H * 0.78, false);
   return { x: W * 0.5, y: H * 0.87, head: 47 * u, depth: 0.05, horizon: hz };
 };

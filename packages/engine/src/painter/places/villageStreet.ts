@@ -85,7 +85,8 @@ export const villageStreet: Place = (scene, setting) => {
     ),
   );
   tree(scene, W * 0.245, hz + 54 * u, 90 * u, 0.3);
-  paintThing(scene, 'street lamp', { x: W * 0.745, y: hz + 76 * u, size: 190 * u, depth: 0.2 });
+  if (!setting.named.has('street lamp'))
+    paintThing(scene, 'street lamp', { x: W * 0.745, y: hz + 76 * u, size: 190 * u, depth: 0.2 });
   cobbles(scene, H * 0.79, false);
   for (const [x, s] of [
     [0.06, 56],

@@ -1,4 +1,4 @@
-import { clamp, mixLch, ValueNoise, type Lch, type Random } from '@urbild/core';
+import { clamp, labToLch, lchToLab, mixLch, ValueNoise, type Lch, type Random } from '@urbild/core';
 import type { Path } from '../geometry/point';
 import type { Environment } from '../light/environment';
 import { inLeaf, isSnowy } from '../light/environment';
@@ -73,6 +73,22 @@ export class Scene {
     graded = mixLch(graded, e.tint, e.tintAmount);
     if (keep) graded = mixLch(graded, colour, keep);
     return mixLch(graded, e.haze, (1 - Math.exp(-depth * e.fog)) * 0.96);
+  }
+
+  /** The local colour that {@link grade} turned into `graded`: its inverse, but for what was clipped. */
+  ungrade(graded: Lch, depth: number, keep = 0): Lch {
+    const e = this.light;
+    const haze = (1 - Math.exp(-depth * e.fog)) * 0.96;
+    const [g, tint, far] = [lchToLab(graded), lchToLab(e.tint), lchToLab(e.haze)];
+    const own = (1 - e.tintAmount) * (1 - keep);
+    const local = [0, 1, 2].map((k) => {
+      const near = (g[k] - far[k] * haze) / (1 - haze);
+      const untinted = near - tint[k] * e.tintAmount * (1 - keep);
+      const scale = own * (k ? e.chroma : e.contrast) + keep;
+      const shift = k ? 0 : own * (0.5 - 0.5 * e.contrast + e.lift);
+      return (untinted - shift) / scale;
+    });
+    return labToLch([local[0], local[1], local[2]]);
   }
 
   /** True where none of these was refused. */

@@ -1,0 +1,55 @@
+import type { SKRSContext2D } from '@napi-rs/canvas';
+import { clamp, lchToRgb, Random, smoothstep, ValueNoise } from '@urbild/core';
+import type { ShapeNode } from '../stage/displayList';
+import { isFigure, REGION } from '../stage/region';
+import { GouacheRenderer } from './gouache';
+import { editPixels, lightnessRange } from './post';
+
+/** Two inks through a grained screen, the second a little out of register. */
+export class ScreenPrintRenderer extends GouacheRenderer {
+  protected override mist(): void {}
+
+  /** Faces and hands stay light, outlines are cut in the key ink, so that figures are read in two inks. */
+  protected override shape(context: SKRSContext2D, n: ShapeNode): void {
+    const figure = isFigure(n.region);
+    const lit = n.region === REGION.skin ? Math.max(n.colour[0], 0.8) : figure ? n.colour[0] + 0.06 : n.colour[0];
+    super.shape(context, {
+      ...n,
+      colour: [lit, n.colour[1] * (n.region === REGION.skin ? 0.55 : 1.15), n.colour[2]],
+      texture: (n.texture ?? 1) * 0.4,
+      outline: figure && n.outline ? n.outline * 1.5 : n.outline,
+    });
+  }
+
+  protected override finish(context: SKRSContext2D, w: number, h: number): void {
+    const { paper, key, middle } = this.palette;
+    const [p, a, b] = [lchToRgb(paper), lchToRgb(key), lchToRgb(middle)];
+    const source = Uint8ClampedArray.from(context.getImageData(0, 0, w, h).data);
+    const [low, high] = lightnessRange(context, w, h);
+    const k = Math.max(1, Math.min(w, h) / 512);
+    const side = Math.ceil(w / k) + 2;
+    const random = new Random(77);
+    const screen = Float32Array.from({ length: side * (Math.ceil(h / k) + 2) }, () => random.next());
+    const noise = new ValueNoise(8);
+    const shift = Math.round(2 * k);
+    const at = (x: number, y: number) => (clamp(y, 0, h - 1) * w + clamp(x, 0, w - 1)) * 4;
+    const darkness = (o: number) =>
+      1 - clamp(((0.3 * source[o] + 0.59 * source[o + 1] + 0.11 * source[o + 2]) / 255 - low) / (high - low));
+    const warmth = (o: number) =>
+      clamp((source[o] - source[o + 2] * 0.9 - 22) / 120) * clamp((source[o] - source[o + 1] * 0.95 - 4) / 40 + 0.15);
+    editPixels(context, w, h, (data, o, x, y) => {
+      const grain = screen[Math.floor(y / k) * side + Math.floor(x / k)];
+      const d = darkness(o);
+      const first = smoothstep(0.34, 0.84, d) > grain * 0.94 + 0.03;
+      const s = at(x - shift, y + shift);
+      const second = warmth(s) > 0.08 + grain * 0.34 && darkness(s) < 0.9;
+      const worn = noise.at(x / 2.2, y / 2.2) + 0.6 * noise.at(x / 30, y / 30) > 1.25;
+      for (let c = 0; c < 3; c++) {
+        let value = p[c];
+        if (second && !worn) value = (value * b[c]) / 255;
+        if (first && !worn) value = second ? (value * a[c]) / 255 : a[c];
+        data[o + c] = value;
+      }
+    });
+  }
+}

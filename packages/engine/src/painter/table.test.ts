@@ -1,0 +1,47 @@
+import { PLACES, SEASONS, TIMES, understand, WEATHERS } from '@urbild/core';
+import { createHash } from 'crypto';
+import { paintStage } from './paint';
+import { REGION } from './stage/region';
+
+const paint = (place: string, time: string, weather: string, season = 'summer') =>
+  paintStage({ ...understand('Ilse'), place, time, weather, season } as Parameters<typeof paintStage>[0], {
+    width: 160,
+    height: 112,
+    seed: 3,
+  });
+
+const ROOMS = ['boathouse', 'kitchen', 'attic', 'greenhouse'];
+
+describe.each(PLACES)('%s', (place) => {
+  test('is painted to the last pixel at every time and in every weather, each in its own way', () => {
+    const looks = new Set<string>();
+    for (const time of TIMES)
+      for (const weather of WEATHERS) {
+        const stage = paint(place, time, weather);
+        expect(
+          `${time}, ${weather}: ${stage.labels.filter((l) => l === REGION.none).length} pixels without a label`,
+        ).toBe(`${time}, ${weather}: 0 pixels without a label`);
+        expect(stage.rgba.every((v, i) => i % 4 !== 3 || v === 255)).toBe(true);
+        expect(stage.figures).toHaveLength(1);
+        looks.add(createHash('sha256').update(stage.rgba).digest('hex'));
+      }
+    expect(looks.size).toBe(TIMES.length * WEATHERS.length);
+  });
+
+  test('every season shows', () => {
+    const looks = SEASONS.map((season) =>
+      createHash('sha256')
+        .update(paint(place, 'noon', 'clear', season).rgba)
+        .digest('hex'),
+    );
+    expect(new Set(looks).size).toBe(SEASONS.length);
+  });
+
+  test('has a sky outdoors, walls and a window in a room', () => {
+    const { labels } = paint(place, 'noon', 'clear');
+    const part = (...regions: number[]) => labels.filter((l) => regions.includes(l)).length / labels.length;
+    if (place === 'greenhouse') expect(part(REGION.foliage)).toBeGreaterThan(0.05);
+    else if (ROOMS.includes(place)) expect(part(REGION.window)).toBeGreaterThan(0.02);
+    else expect(part(REGION.sky, REGION.cloud, REGION.sun)).toBeGreaterThan(0.05);
+  });
+});
