@@ -47,7 +47,7 @@ export function paintCreature(scene: Scene, species: string, place: CreaturePlac
       scene,
       x,
       y,
-      head * 0.5,
+      head * 0.75,
       colour ?? (scene.light.sky[1][0] > 0.6 ? [0.45, 0.05, 285] : [0.9, 0.01, 90]),
       depth,
     );

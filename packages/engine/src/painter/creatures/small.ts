@@ -117,7 +117,7 @@ const crab = creature(0.5, 2, 'ground', (kit, look) => {
   kit.disc(A, 0, 0.45, 0.55, 0.32, coat, { volume: 0.9, rim: 1.3 });
 });
 
-const butterfly = creature(0.5, 1, 'air', (kit, look) => {
+const butterfly = creature(0.85, 1, 'air', (kit, look) => {
   const wing: Lch = look.colour ?? [0.72, 0.15, 60];
   for (const s of [-1, 1]) {
     kit.shape(A, `0,.5! ${s * 0.15},.9 ${s * 0.5},1 ${s * 0.55},.65 ${s * 0.2},.5`, wing, { rim: 1.2 });

@@ -5,7 +5,7 @@ import { inLeaf, isSnowy } from '../light/environment';
 import type { FigureRecord } from '../figures/record';
 import type { Blade, GroupNode, Node, Reflection, ShapeNode, ShapeStyle } from './displayList';
 import { REGION, type Region } from './region';
-import { SpreadRandom } from './spreadRandom';
+import { COMMON_SEED, SpreadRandom } from './spreadRandom';
 
 /** A lamp that lights what stands near it. */
 export interface Lamp {
@@ -58,7 +58,8 @@ export class Scene {
     spread = 1,
   ) {
     this.random = new SpreadRandom(seed, spread);
-    this.noise = new ValueNoise(seed);
+    // noise cannot move from one form to another, so it changes over in the middle
+    this.noise = new ValueNoise(spread < 0.5 ? COMMON_SEED : seed);
     this.unit = Math.min(width, height) / 512;
   }
 

@@ -1,7 +1,7 @@
 import { lerp, Random } from '@urbild/core';
 
 /** The seed of the composition that every picture shares at spread 0. */
-const COMMON_SEED = 20_481;
+export const COMMON_SEED = 20_481;
 
 /**
  * The chance by which a picture is composed: at spread 1 it follows the picture's own seed, at 0 every seed gives the

@@ -127,6 +127,7 @@ export const HOME: Readonly<Record<string, ThingDrawing>> = {
   rug: {
     height: 0.35,
     width: 9,
+    top: 0.4,
     paint(kit, colour = [0.5, 0.13, 25]) {
       const cloth = kit.disc(P, 0, 0.3, 4.4, 0.62, colour, { volume: 0, shade: 0 });
       kit.inside(cloth, () => {
