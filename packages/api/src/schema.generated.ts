@@ -278,6 +278,8 @@ export interface components {
             seed: number;
             /** @description multiplies every reference; 1 is neutral */
             balance: number;
+            /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
+            spread?: number;
         };
         /** @enum {string} */
         Gives: "everything" | "look" | "palette" | "light" | "layout" | "shape" | "pose" | "place" | "thing" | "character" | "face" | "outfit";

@@ -111,8 +111,15 @@ export class BuiltInEngine implements Engine {
     lap('references');
     checkpoint();
     const brief = understand(request.prompt, request.avoid);
-    const { width, height, seed } = request;
-    const stage = paintStage(brief, { width, height, seed, hints: layoutHints(plan, references), checkpoint });
+    const { width, height, seed, spread } = request;
+    const stage = paintStage(brief, {
+      width,
+      height,
+      seed,
+      spread,
+      hints: layoutHints(plan, references),
+      checkpoint,
+    });
     lap('painter');
     const report = (step: string, fraction: number, picture: Picture) => {
       const small = resampleToLongSide(picture, Math.min(PREVIEW_SIDE, Math.max(picture.width, picture.height)));
@@ -133,7 +140,9 @@ export class BuiltInEngine implements Engine {
       stage: painted,
       labels: stage.labels,
       stageKey: String(
-        hashText(JSON.stringify([request.prompt, request.avoid, width, height, seed, layoutHints(plan, references)])),
+        hashText(
+          JSON.stringify([request.prompt, request.avoid, width, height, seed, spread, layoutHints(plan, references)]),
+        ),
       ),
       references,
       plan,

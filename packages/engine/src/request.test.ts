@@ -10,6 +10,7 @@ test('what is left out has a good default', () => {
     height: 512,
     seed: 1,
     balance: 1,
+    spread: 1,
     influences: [
       {
         id: 'influences[0]',
@@ -35,6 +36,7 @@ test.each([
   [{ prompt: 'x', height: 99999 }, /height/],
   [{ prompt: 'x', seed: 1.5 }, /seed: a whole number/],
   [{ prompt: 'x', balance: 'much' }, /balance: a number from 0 to 2/],
+  [{ prompt: 'x', spread: -0.1 }, /spread: a number from 0 to 1/],
   [{ prompt: 'x', influences: {} }, /influences: a list/],
   [{ prompt: 'x', influences: Array(MAX_INFLUENCES + 1).fill({ pictures: [picture] }) }, /at most/],
   [{ prompt: 'x', influences: [{ pictures: [] }] }, /influences\[0\].pictures/],

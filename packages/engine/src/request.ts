@@ -27,6 +27,8 @@ export interface RenderRequest {
   readonly height: number;
   readonly seed: number;
   readonly balance: number;
+  /** How freely the seed composes: 0 the same composition for every seed .. 1 a free one. */
+  readonly spread: number;
   readonly influences: readonly RequestInfluence[];
 }
 
@@ -58,6 +60,7 @@ export function readRequest(json: unknown): RenderRequest {
     height: whole(r, 'height', MIN_SIDE, MAX_SIDE, 512),
     seed: whole(r, 'seed', 0, 0xffffffff, 1),
     balance: number(r, 'balance', 0, 2, 1),
+    spread: number(r, 'spread', 0, 1, 1),
     influences: influences.map((i, k) => readInfluence(i, `influences[${k}]`)),
   };
 }

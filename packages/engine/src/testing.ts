@@ -52,6 +52,7 @@ export const request = (fields: Partial<RenderRequest> = {}): RenderRequest => (
   height: 128,
   seed: 7,
   balance: 1,
+  spread: 1,
   influences: [],
   ...fields,
 });

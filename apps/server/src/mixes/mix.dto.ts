@@ -26,6 +26,17 @@ export class MixSettingsDto {
   @Min(0)
   @Max(2)
   balance!: number;
+  @ApiProperty({
+    minimum: 0,
+    maximum: 1,
+    required: false,
+    description: 'how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent',
+  })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  spread?: number;
 }
 
 export class MixInfluenceDto {

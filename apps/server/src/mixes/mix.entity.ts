@@ -15,6 +15,8 @@ export interface MixSettings {
   readonly seed: number;
   /** 0..2, 1 is neutral. */
   readonly balance: number;
+  /** How freely the seed composes, 0..1; 1 when absent. */
+  readonly spread?: number;
 }
 
 /** One reference in a mix. */

@@ -15,12 +15,13 @@ import { WorkersService } from '../platform/workers/workers.service';
 import { SeriesService } from '../series/series.service';
 import { SeriesEntity } from '../series/series.entity';
 import { TakesService } from '../takes/takes.service';
-import { DEMO_MIX, DEMO_PICTURES, DEMO_SERIES, MIX_NEEDS } from './demoContent';
+import { DEMO_PICTURES, MIX_NEEDS } from './demoContent';
+import { DEMO_MIX, DEMO_SERIES } from './demoMix';
 
 const MIX_ID = 'demo-mix';
 const SERIES_ID = 'demo-series';
-const LANDSCAPE = { width: 768, height: 512 };
-const UPRIGHT = { width: 512, height: 640 };
+const LANDSCAPE = { width: 720, height: 480 };
+const UPRIGHT = { width: 480, height: 600 };
 
 /** Draws the demo studio into an empty library, one picture after the other, in the background. */
 @Injectable()

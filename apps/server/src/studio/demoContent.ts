@@ -1,7 +1,5 @@
 import type { Medium } from '@urbild/core';
 import type { Kind } from '../library/reference.entity';
-import type { NewMixDto } from '../mixes/mix.dto';
-import type { NewShotDto } from '../series/series.dto';
 
 /** A picture of the demo studio: drawn from words by our own painter. */
 export interface DemoPicture {
@@ -11,7 +9,8 @@ export interface DemoPicture {
   readonly tags: readonly string[];
   readonly prompt: string;
   readonly medium: Medium;
-  readonly inks?: 'green' | 'blue' | 'red';
+  /** A palette of the medium by name. */
+  readonly palette?: string;
   readonly seed: number;
   readonly upright?: boolean;
 }
@@ -19,202 +18,111 @@ export interface DemoPicture {
 /** How many pictures at the head of the list the demo mix needs; it is made as soon as they are there. */
 export const MIX_NEEDS = 3;
 
-/** The made-up world of "The Tidepost": Ilse the postwoman and Brom the heron carry letters through a tidal marsh. */
-export const DEMO_PICTURES: readonly DemoPicture[] = [
-  {
-    key: 'chalk-dusk',
-    kind: 'style',
-    title: 'Chalk dusk',
-    tags: ['pastel', 'dusk'],
-    prompt: 'the mill by the dyke in autumn, evening',
-    medium: 'pastel',
-    seed: 5,
-  },
-  {
-    key: 'still-marsh',
-    kind: 'image',
-    title: 'Still marsh',
-    tags: ['marsh', 'dawn'],
-    prompt: 'reed channel at dawn, Brom, gulls',
-    medium: 'gouache',
-    seed: 7,
-  },
-  {
-    key: 'storm-light',
-    kind: 'image',
-    title: 'The light in the storm',
-    tags: ['lighthouse', 'storm'],
-    prompt: 'lighthouse in a storm at night',
-    medium: 'gouache',
-    seed: 18,
-  },
-  {
-    key: 'red-carving',
-    kind: 'style',
-    title: 'Red carving',
-    tags: ['linocut', 'sea'],
-    prompt: 'storm on the open sea',
-    medium: 'linocut',
-    inks: 'red',
-    seed: 6,
-  },
-  {
-    key: 'snow-pier',
-    kind: 'image',
-    title: 'Pier in snow',
-    tags: ['winter'],
-    prompt: 'winter pier, snow, Ilse walking with Brom',
-    medium: 'gouache',
-    seed: 25,
-  },
-  {
-    key: 'marek-face',
-    kind: 'face',
-    title: 'Old Marek, face',
-    tags: ['Marek'],
-    prompt: 'portrait of old Marek, calm, mill in autumn',
-    medium: 'gouache',
-    seed: 12,
-    upright: true,
-  },
-  {
-    key: 'tove-face',
-    kind: 'face',
-    title: 'Tove, face',
-    tags: ['Tove'],
-    prompt: 'portrait of Tove, lighthouse at noon',
-    medium: 'gouache',
-    seed: 15,
-    upright: true,
-  },
-  {
-    key: 'ilse-three-quarter',
-    kind: 'character',
-    title: 'Ilse, three-quarter',
-    tags: ['Ilse'],
-    prompt: 'half figure of Ilse reading a letter, salt marsh in the morning',
-    medium: 'gouache',
-    seed: 4,
-    upright: true,
-  },
-  {
-    key: 'ilse-lantern',
-    kind: 'character',
-    title: 'Ilse with her lantern',
-    tags: ['Ilse', 'night'],
-    prompt: 'half figure of Ilse with a lantern at night, stilt village',
-    medium: 'gouache',
-    seed: 8,
-    upright: true,
-  },
-  {
-    key: 'still-gouache',
-    kind: 'style',
-    title: 'Still gouache',
-    tags: ['gouache', 'dusk'],
-    prompt: 'Ilse poles the punt home at dusk, Brom on the bow, among reeds',
-    medium: 'gouache',
-    seed: 33,
-  },
-  {
-    key: 'ilse-front',
-    kind: 'character',
-    title: 'Ilse, front',
-    tags: ['Ilse'],
-    prompt: 'half figure of Ilse, front, salt marsh at dawn',
-    medium: 'gouache',
-    seed: 3,
-    upright: true,
-  },
-  {
-    key: 'printed-storm',
-    kind: 'style',
-    title: 'Printed storm',
-    tags: ['woodblock', 'storm'],
-    prompt: 'lighthouse in a storm, morning',
-    medium: 'woodblock',
-    seed: 17,
-  },
-  {
-    key: 'salt-ink',
-    kind: 'style',
-    title: 'Salt ink',
-    tags: ['ink wash', 'rain'],
-    prompt: 'Ilse walking in the harbour, cloudy morning',
-    medium: 'ink wash',
-    seed: 9,
-  },
-  {
-    key: 'paper-dusk',
-    kind: 'style',
-    title: 'Paper dusk',
-    tags: ['paper-cut', 'night'],
-    prompt: 'a moonlit stilt village, Ilse poling the punt with Brom',
-    medium: 'paper-cut',
-    seed: 21,
-  },
-  {
-    key: 'ilse-face',
-    kind: 'face',
-    title: 'Ilse, face',
-    tags: ['Ilse'],
-    prompt: 'portrait of Ilse, front, marsh at dawn',
-    medium: 'gouache',
-    seed: 2,
-    upright: true,
-  },
-  {
-    key: 'carved-quay',
-    kind: 'style',
-    title: 'Carved quay',
-    tags: ['linocut', 'winter'],
-    prompt: 'winter pier, snow, Ilse with a lantern and Brom',
-    medium: 'linocut',
-    inks: 'green',
-    seed: 14,
-  },
+type Row = readonly [title: string, prompt: string, tags: string, medium?: Medium, palette?: string];
+
+const rows = (kind: Kind, list: readonly Row[]): DemoPicture[] =>
+  list.map(([title, prompt, tags, medium = 'gouache', palette], i) => ({
+    key: title.toLowerCase().replace(/[^a-z]+/g, '-'),
+    kind,
+    title,
+    tags: tags.split(', '),
+    prompt,
+    medium,
+    palette,
+    seed: 3 + i * 7,
+    upright: kind === 'character' || kind === 'face',
+  }));
+
+const STYLES = rows('style', [
+  ['Chalk dusk', 'the mill by the dyke in autumn, evening', 'pastel, dusk', 'pastel'],
+  ['Red carving', 'storm on the open sea', 'linocut, sea', 'linocut', 'red'],
+  ['Carved quay', 'winter pier, snow, Ilse with a lantern and Brom', 'linocut, winter', 'linocut', 'green'],
+  ['Salt ink', 'Ilse walking in the harbour, cloudy morning', 'ink wash, rain', 'ink wash'],
+  ['Printed storm', 'lighthouse in a storm, morning', 'woodblock, storm', 'woodblock'],
+  ['Paper dusk', 'a moonlit stilt village, Ilse poling the punt with Brom', 'paper-cut, night', 'paper-cut'],
+  ['Still gouache', 'Ilse poles the punt home at dusk, Brom on the bow, among reeds', 'gouache, dusk'],
+  ['Blue tide', 'reeds, a heron and the moon', 'cyanotype, night', 'cyanotype'],
+  ['Brown tide', 'an orchard in blossom, spring', 'cyanotype, spring', 'cyanotype', 'brown'],
+  ['Two inks at the market', 'Tove on the market quay, noon', 'screen print, market', 'screen print'],
+  ['Navy and ochre', 'a bicycle in the village street', 'screen print, street', 'screen print', 'navy'],
+  ['Plum press', 'three gulls over the beach', 'screen print, beach', 'screen print', 'plum'],
+  ['Thick noon', 'a red hot air balloon over the meadow', 'impasto, summer', 'impasto'],
+  ['Thick storm', 'the lighthouse in a storm', 'impasto, storm', 'impasto', 'cool'],
+  ['Coal mill', 'a horse in the rain beside the mill by the dyke', 'charcoal, rain', 'charcoal'],
+  ['Red chalk', 'mountains with a small house', 'charcoal, mountains', 'charcoal', 'sanguine'],
+  ['White on night', 'the forest in snow at night, a deer', 'charcoal, night', 'charcoal', 'white'],
+  ['Fine lead', 'Juna reading under a tree, meadow', 'pencil, line', 'pencil'],
+  ['Blue lead', 'the boathouse', 'pencil, line', 'pencil', 'blue'],
+  ['Leaded evening', 'Ilse and Juna sitting on the pier, dusk', 'stained glass, dusk', 'stained glass'],
+  ['Gilded panes', 'a greenhouse in the morning', 'stained glass, flowers', 'stained glass', 'gold'],
+  ['Stitched harbour', 'the harbour at noon', 'embroidery, harbour', 'embroidery'],
+  ['Night thread', 'the stilt village at night', 'embroidery, night', 'embroidery', 'navy'],
+  ['Sepia wash', 'the town square in autumn', 'ink wash, autumn', 'ink wash', 'sepia'],
+  ['Sand chalk', 'the beach at dawn with a red boat', 'pastel, dawn', 'pastel', 'sand'],
+  ['Night chalk', 'a campfire in the forest at night', 'pastel, night', 'pastel', 'night'],
+  ['Brown block', 'the stone bridge in fog', 'woodblock, fog', 'woodblock', 'brown'],
+  ['Blue carving', 'the village street in the rain', 'linocut, rain', 'linocut', 'blue'],
+  ['Warm gouache', 'an orchard in autumn, a basket of apples', 'gouache, autumn', 'gouache', 'warm'],
+  ['Cut mountains', 'mountains by moonlight', 'paper-cut, night', 'paper-cut', 'cool'],
+]);
+
+const CAST = [
+  ...rows('character', [
+    ['Ilse, front', 'half figure of Ilse, front, salt marsh at dawn', 'Ilse'],
+    ['Ilse, three-quarter', 'half figure of Ilse reading a letter, salt marsh in the morning', 'Ilse'],
+    ['Ilse, profile', 'half figure of Ilse in profile, harbour at noon', 'Ilse'],
+    ['Ilse with her lantern', 'half figure of Ilse with a lantern at night, stilt village', 'Ilse, night'],
+    ['Ilse from behind', 'half figure of Ilse from behind, pier at dusk', 'Ilse'],
+    ['Marek', 'half figure of Marek holding a sack, mill in the morning', 'Marek'],
+    ['Tove with her lamp', 'half figure of Tove with a lantern, lighthouse at dusk', 'Tove'],
+    ['Juna', 'half figure of Juna laughing, market quay at noon', 'Juna'],
+    ['Brom', 'Brom close to us, reed channel at dawn', 'Brom'],
+  ]),
+  ...rows('face', [
+    ['Ilse, face', 'portrait of Ilse, front, marsh at dawn', 'Ilse'],
+    ['Ilse, surprised', 'portrait of Ilse, surprised, kitchen', 'Ilse'],
+    ['Old Marek, face', 'portrait of Marek, calm, mill in autumn', 'Marek'],
+    ['Tove, face', 'portrait of Tove, lighthouse at noon', 'Tove'],
+    ['Juna, face', 'portrait of Juna, front view, attic', 'Juna'],
+    ['Marek, profile', 'portrait of Marek in profile, boathouse', 'Marek'],
+  ]),
 ];
 
-/** The demo mix; `referenceId` is a picture's key and replaced when the mix is made. */
-export const DEMO_MIX = {
-  name: 'Tidepost in chalk',
-  prompt: 'Ilse poles the punt home at dusk, Brom beside her, reeds in front',
-  avoid: '',
-  settings: { aspect: '3:2', seed: 4117, balance: 1 },
-  influences: [
-    { id: 'look', referenceId: 'chalk-dusk', gives: 'look', weight: 0.85, from: 0, to: 1, reading: 'normal', on: true },
-    {
-      id: 'palette',
-      referenceId: 'still-marsh',
-      gives: 'palette',
-      weight: 0.4,
-      from: 0,
-      to: 0.6,
-      reading: 'normal',
-      on: true,
-    },
-    {
-      id: 'masses',
-      referenceId: 'storm-light',
-      gives: 'everything',
-      weight: 0.25,
-      from: 0,
-      to: 0.35,
-      reading: 'normal',
-      on: true,
-    },
-  ],
-} satisfies NewMixDto;
+const IMAGES = rows('image', [
+  ['Still marsh', 'reed channel at dawn, Brom, gulls', 'marsh, dawn'],
+  ['The light in the storm', 'lighthouse in a storm at night', 'lighthouse, storm'],
+  ['Pier in snow', 'winter pier, snow, Ilse walking with Brom', 'winter'],
+  ['Sorting room', 'Ilse reading a letter in the boathouse, Brom beside her', 'boathouse, inside'],
+  ['Kitchen in the morning', 'Marek in the kitchen, a cat, morning', 'kitchen, inside'],
+  ['Attic by candle', 'Juna reading a book in the attic, candlelight', 'attic, inside'],
+  ['Under glass', 'Tove in the greenhouse with a basket', 'greenhouse'],
+  ['Market day', 'Juna and a dog on the market quay, noon', 'market'],
+  ['Over the bridge', 'Ilse on the stone bridge, a swan and two ducks', 'bridge'],
+  ['Orchard in blossom', 'an orchard in spring, two sheep', 'spring'],
+  ['Fox in the meadow', 'a fox asleep in the meadow under a tree', 'meadow'],
+  ['Whale by night', 'a whale under the stars on the open sea, night', 'sea, night'],
+  ['Square in snow', 'the town square in snow, a snowman', 'winter'],
+  ['Kites', 'two children running on the beach with a kite, windy', 'beach, wind'],
+  ['Lantern in the wood', 'Ilse walking through the forest in snow with a lantern, moonlight', 'forest, night'],
+]);
 
-export const DEMO_SERIES: { readonly name: string; readonly shots: readonly NewShotDto[] } = {
-  name: 'Three letters',
-  shots: [
-    { title: 'The bag is full', prompt: 'Ilse walking in the harbour in the morning with Brom', seed: 311 },
-    {
-      title: 'Through the reeds',
-      prompt: 'Ilse poles the punt through the reed channel at dusk, Brom on the bow',
-      seed: 312,
-    },
-    { title: 'The last house', prompt: 'Ilse waving in the stilt village under the moon', seed: 313 },
-  ],
-};
+const byKey = new Map([...STYLES, ...CAST, ...IMAGES].map((p) => [p.key, p]));
+/** What is drawn first: what the demo mix needs, then some of every kind. */
+const FIRST = [
+  'chalk-dusk',
+  'still-marsh',
+  'the-light-in-the-storm',
+  'red-carving',
+  'ilse-face',
+  'ilse-front',
+  'leaded-evening',
+  'tove-face',
+  'pier-in-snow',
+  'blue-tide',
+];
+
+/** The made-up world of "The Tidepost": Ilse the postwoman and Brom the heron carry letters through a tidal marsh. */
+export const DEMO_PICTURES: readonly DemoPicture[] = [
+  ...FIRST.map((key) => byKey.get(key)!),
+  ...[...byKey.values()].filter((p) => !FIRST.includes(p.key)),
+];

@@ -33,6 +33,7 @@ export function requestFor(
     ...plateSize(mix.settings.aspect, choices.quality),
     seed: choices.seed ?? mix.settings.seed,
     balance: mix.settings.balance,
+    spread: mix.settings.spread ?? 1,
     influences: mix.influences.flatMap((i: MixInfluence) => {
       const reference = references.get(i.referenceId);
       if (!reference) return [];

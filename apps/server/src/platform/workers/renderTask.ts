@@ -49,8 +49,8 @@ const encodePng = ({ rgba, width, height }: Raster): Promise<Buffer> =>
 
 /** Paints a plate of the demo world from words. */
 export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
-  const { width, height, seed, medium, inks } = task;
-  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, palette: inks });
+  const { width, height, seed, medium, palette } = task;
+  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, palette });
   return { png: await encodePng(stage) };
 }
 

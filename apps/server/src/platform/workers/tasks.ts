@@ -26,7 +26,8 @@ export interface PaintTask {
   readonly kind: 'paint';
   readonly prompt: string;
   readonly medium: Medium;
-  readonly inks?: 'green' | 'blue' | 'red';
+  /** A palette of the medium by name. */
+  readonly palette?: string;
   readonly width: number;
   readonly height: number;
   readonly seed: number;

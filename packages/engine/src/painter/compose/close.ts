@@ -1,5 +1,4 @@
 import type { SceneBrief } from '@urbild/core';
-import { CREATURES } from '../creatures';
 import { paintPerson } from '../figures/paintPerson';
 import type { Staging } from '../places';
 import { seenBy } from '../stage/camera';
@@ -32,16 +31,11 @@ export function paintClose(scene: Scene, brief: SceneBrief, actors: readonly Act
   const creatures = actors.filter((a) => a.brief.kind === 'creature').slice(0, 2);
   if (!people.length) return paintCloseCreature(scene, brief, creatures[0]);
   creatures.forEach((c, i) => {
-    const size = Math.min(H * 0.86, (c.height / 5) * H * 1.35);
-    const head =
-      (Math.max(size, H * 0.3) / c.height) *
-      (CREATURES[c.brief.kind === 'creature' ? c.brief.species : '']?.lives === 'air' ? 0.5 : 1);
-    paintActor(
-      scene,
-      c,
-      { x: W * (0.87 - i * 0.74), y: H * (c.height > 3 ? 1.14 : 1), head, depth: 0.02, flip: i === 0 },
-      { shadow: false },
-    );
+    const flies = c.zone === 'air';
+    const size = flies ? H * 0.08 : Math.max(H * 0.3, Math.min(H * 0.86, (c.height / 5) * H * 1.35));
+    const y = flies ? H * (0.16 + 0.1 * i) : H * (c.height > 3 ? 1.14 : 1);
+    const x = flies ? W * (0.16 + 0.68 * i) : W * (0.87 - i * 0.74);
+    paintActor(scene, c, { x, y, head: size / c.height, depth: 0.02, flip: i === 0 }, { shadow: false });
   });
   const head =
     (portrait ? Math.min(H * 0.42, W * 0.5) : Math.min(H * 0.25, W * 0.3)) * [1, 0.84, 0.7][people.length - 1];

@@ -41,7 +41,7 @@ export const kitchen: Place = (scene, setting) => {
     paintThing(scene, 'stove', { x: W * 0.11, y: floor + 26 * u, size: 190 * u, depth: 0.08 });
   hangingLamp(scene, W * 0.5, H * 0.16, 330 * u);
   if (!setting.named.has('table')) paintThing(scene, 'table', { x: W * 0.82, y: H * 0.9, size: 112 * u, depth: 0.05 });
-  if (!setting.named.has('bread'))
+  if (!setting.named.has('bread') && !setting.named.has('table'))
     paintThing(scene, 'bread', { x: W * 0.8, y: H * 0.9 - 106 * u, size: 26 * u, depth: 0.05 });
   return {
     x: W * 0.42,
