@@ -29,6 +29,7 @@ test('a request is the mix in numbers, with pictures by their content', () => {
     width: 320,
     height: 216,
     seed: 4,
+    spread: 1,
     balance: 1,
     influences: [
       {
@@ -55,8 +56,12 @@ test('a take may have words and a seed of its own; a reference that is gone is l
   expect(request.influences.map((i) => i.id)).toEqual(['a']);
 });
 
+test("spread is the mix's own", () => {
+  expect(requestFor(mix([], { spread: 0.3 }), references, { quality: 'draft' }).spread).toBe(0.3);
+});
+
 test('a control has the same words, seed and size, and no references', () => {
-  const request = requestFor(mix([influence()], { balance: 1.4 }), references, { quality: 'proof' });
+  const request = requestFor(mix([influence()], { balance: 1.4, spread: 0.3 }), references, { quality: 'proof' });
   const control = controlRequest(request);
   expect(control).toEqual({ ...request, balance: 1, influences: [] });
   expect(isControl(control)).toBe(true);

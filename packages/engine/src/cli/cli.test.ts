@@ -4,6 +4,7 @@ import os from 'os';
 import path from 'path';
 import { promisify } from 'util';
 import sharp from 'sharp';
+import { contactSheet, promptsOf } from './contactSheet';
 
 const run = promisify(execFile);
 const ROOT = path.resolve(__dirname, '../../../..');
@@ -49,4 +50,25 @@ test('a request that is wrong is refused with the field', async () => {
   await expect(render(folder, '--request', 'bad.json', '--out', 'c.png')).rejects.toThrow(
     /width: a number from 64 to 2048/,
   );
+});
+
+test('a contact sheet shows every prompt, in rows', () => {
+  const sheet = contactSheet(['marsh at dawn', 'a fox', 'kitchen'], { columns: 2, width: 96, height: 64, seed: 1 });
+  expect([sheet.width, sheet.height]).toEqual([192, 160]);
+  const { data } = sheet.getContext('2d').getImageData(0, 0, 192, 160);
+  const colours = (x0: number, y0: number) => {
+    const seen = new Set<number>();
+    for (let y = y0; y < y0 + 64; y += 3) for (let x = x0; x < x0 + 96; x += 3) seen.add(data[(y * 192 + x) * 4]);
+    return seen.size;
+  };
+  expect(colours(0, 0)).toBeGreaterThan(20);
+  expect(colours(96, 0)).toBeGreaterThan(20);
+  expect(colours(0, 80)).toBeGreaterThan(20);
+  expect(colours(96, 96)).toBeLessThan(20);
+});
+
+test('prompts are a list of texts, or lists under names', () => {
+  expect(promptsOf(['a', 'b'])).toEqual(['a', 'b']);
+  expect(promptsOf({ one: ['a'], two: ['b', 'c'] })).toEqual(['a', 'b', 'c']);
+  for (const wrong of [null, [], [1], { one: [2] }, 'text']) expect(() => promptsOf(wrong)).toThrow(TypeError);
 });

@@ -115,7 +115,7 @@ function paintWhole(
   const taken = heads.map((s) => s.x);
   paintWall(scene, actors, at, taken);
   paintBackdrop(scene, actors, at, taken);
-  paintAir(scene, actors, at, heads);
+  const air = paintAir(scene, actors, at, heads);
   paintAfloat(scene, actors, at);
   if (at.table)
     small.forEach((a, i) =>
@@ -129,16 +129,15 @@ function paintWhole(
   if (crew.length && at.boat) paintCrew(scene, brief, crew, boat, at);
   standOut(scene, spots);
   for (const [cluster, spot] of [...spots].sort((a, b) => a[1].y - b[1].y))
-    paintCluster(scene, cluster, turned(cluster, spot, scene, all));
+    paintCluster(scene, cluster, turned(cluster, spot, air));
 }
 
 const carriesSomebody = (a: Actor, actors: readonly Actor[]): boolean => actors.some((b) => b.on === a);
 
-/** Somebody who points or looks up turns to the middle of the sky, where there is most to see. */
-function turned(cluster: Cluster, spot: Spot, scene: Scene, all: readonly Actor[]): Spot {
-  const { brief } = cluster.base;
-  if (brief.kind !== 'person' || (brief.action !== 'point' && brief.action !== 'look up')) return spot;
-  return all.some((a) => a.zone === 'air') ? { ...spot, flip: spot.x > scene.width * 0.55 } : spot;
+/** Somebody who points or looks up turns to what flies there. */
+function turned({ base: { brief } }: Cluster, spot: Spot, air: readonly number[]): Spot {
+  const looks = brief.kind === 'person' && (brief.action === 'point' || brief.action === 'look up');
+  return looks && air.length ? { ...spot, flip: air[0] < spot.x } : spot;
 }
 
 function paintCluster(scene: Scene, { base, carried }: Cluster, spot: Spot): void {

@@ -59,15 +59,16 @@ function reach(a: Actor): number {
   return 0.62;
 }
 
-/** Birds, balloons and other things of the air, clear of heads. */
-export function paintAir(scene: Scene, actors: readonly Actor[], at: Staging, heads: readonly Spot[]): void {
+/** Birds, balloons and other things of the air, clear of heads; returns where across the picture they are, px. */
+export function paintAir(scene: Scene, actors: readonly Actor[], at: Staging, heads: readonly Spot[]): number[] {
   const { width: W, random: r } = scene;
   const flying = actors.filter((a) => a.zone === 'air');
   const indoor = at.wall !== undefined;
   const taken = heads.map((s) => s.x);
+  const places: number[] = [];
   flying.forEach((a, i) => {
     const large = a.height > 2;
-    const head = at.head * (large ? Math.min(0.62, (at.horizon * 0.72) / (a.height * at.head)) : 0.5 + r.next() * 0.2);
+    const head = at.head * (large ? Math.min(0.62, (at.horizon * 0.56) / (a.height * at.head)) : 0.5 + r.next() * 0.2);
     const x =
       sideOf(a, W) ??
       (large ? freePlace(W, taken, [0.72, 0.3, 0.84, 0.16]) : W * (0.2 + ((i * 0.37 + r.next() * 0.2) % 0.62)));
@@ -75,8 +76,9 @@ export function paintAir(scene: Scene, actors: readonly Actor[], at: Staging, he
     const y =
       a.brief.kind === 'thing' && a.brief.thing === 'rainbow'
         ? at.horizon
-        : at.horizon * (large ? 0.2 : top + 0.5 * r.next()) + a.height * head * (large ? 1 : 0);
+        : at.horizon * (large ? 0.08 : top + 0.5 * r.next()) + a.height * head * (large ? 1 : 0);
     taken.push(x);
+    places.push(x);
     paintActor(scene, a, {
       x: a.brief.kind === 'thing' && a.brief.thing === 'rainbow' ? W * 0.5 : x,
       y,
@@ -85,6 +87,7 @@ export function paintAir(scene: Scene, actors: readonly Actor[], at: Staging, he
       flip: i % 2 === 1,
     });
   });
+  return places;
 }
 
 /** Boats and swimmers, with their mirror images. */
