@@ -1,5 +1,6 @@
 // Builds core, engine and server (tsc) and the interface (vite). Each skips what has not changed by itself.
 import { spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -8,5 +9,14 @@ const run = (args, cwd = root) => {
   const { status } = spawnSync(process.execPath, args, { cwd, stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);
 };
+// what has no source any more must not be found instead of what took its place
+for (const project of ['packages/core', 'packages/engine', 'packages/api', 'apps/server']) {
+  const dist = path.join(root, project, 'dist');
+  if (!existsSync(dist)) continue;
+  for (const file of readdirSync(dist, { recursive: true })) {
+    const source = path.join(root, project, 'src', String(file).replace(/(\.d)?\.(js|ts)(\.map)?$/, '.ts'));
+    if (/\.(js|ts)(\.map)?$/.test(String(file)) && !existsSync(source)) rmSync(path.join(dist, String(file)));
+  }
+}
 run([path.join(root, 'node_modules/typescript/bin/tsc'), '-b', 'apps/server/tsconfig.build.json']);
 run([path.join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], path.join(root, 'apps/web'));

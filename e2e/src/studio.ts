@@ -41,7 +41,7 @@ export class RunningStudio {
   }
 
   /** Waits until the demo is drawn and nothing is in line. */
-  async idle(seconds = 180): Promise<number> {
+  async idle(seconds = 420): Promise<number> {
     const since = Date.now();
     for (;;) {
       const { demo, line } = await this.get<{ demo: { done: number; total: number }; line: string[] }>('/studio');

@@ -21,7 +21,7 @@ export { VOCABULARY, VOCABULARY_SIZE } from './prompt/lexicon';
 export { COLOUR_VALUES } from './prompt/english/colours';
 export { HOLDABLE, SEATS, THING_WORDS } from './prompt/english/things';
 export { CREATURE_WORDS } from './prompt/english/creatures';
-export { GARMENT_WORDS } from './prompt/english/people';
+export { GARMENT_WORDS } from './prompt/english/clothes';
 export * from './describe/palette';
 export * from './describe/surface';
 export * from './describe/layout';

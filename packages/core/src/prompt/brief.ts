@@ -107,6 +107,8 @@ export interface NamedColour {
 export interface Relation {
   readonly how: 'beside' | 'behind' | 'before' | 'in' | 'on' | 'under' | 'over' | 'with' | 'at';
   readonly target: number;
+  /** Others of the same list: "a cup, a book and a candle on a table". */
+  readonly also?: readonly number[];
 }
 
 /** What every drawn thing has: how many, where, how large. */

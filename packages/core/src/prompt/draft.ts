@@ -22,7 +22,7 @@ export interface EntityDraft {
   size?: Placed['size'];
   side?: Placed['side'];
   distance?: Placed['distance'];
-  relation?: { how: Relation['how']; target: EntityDraft };
+  relation?: { how: Relation['how']; target: EntityDraft; also: readonly EntityDraft[] };
   colour?: NamedColour;
   cast?: CastName;
   age?: Age;

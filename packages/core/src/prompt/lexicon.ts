@@ -1,13 +1,13 @@
 import { AXES } from './english/axes';
 import { COLOUR_WORDS, PATTERN_WORDS, SHADE_WORDS } from './english/colours';
 import { CREATURE_WORDS } from './english/creatures';
+import { GARMENT_WORDS } from './english/clothes';
 import { COUNT_WORDS, DISTANCE_WORDS, RELATION_WORDS, SIDE_WORDS } from './english/grammar';
 import {
   ACTION_WORDS,
   CAST_WORDS,
   EXPRESSION_WORDS,
   FEATURE_WORDS,
-  GARMENT_WORDS,
   HAIR_COLOUR_WORDS,
   IRREGULAR_PLURALS,
   PERSON_WORDS,

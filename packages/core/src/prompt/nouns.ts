@@ -30,6 +30,8 @@ export abstract class NounReader {
   protected from?: EntityDraft;
   protected current?: EntityDraft;
   protected group: EntityDraft[] = [];
+  /** Things and creatures named one after the other. */
+  protected list: EntityDraft[] = [];
   protected negated = false;
   protected opened = false;
   protected joined = false;
@@ -157,7 +159,8 @@ export abstract class NounReader {
 
   protected enter(draft: EntityDraft): void {
     if (this.relation && this.relation !== 'of' && this.from && this.from !== draft)
-      draft.relation = { how: this.relation, target: this.from };
+      draft.relation = { how: this.relation, target: this.from, also: this.list.filter((e) => e !== this.from) };
+    this.list = this.joined && !this.relation ? [...this.list, draft] : [draft];
     const joins =
       this.joined && !this.relation && isAnimate(draft) && this.group.length && !this.group.some((e) => e.action);
     if (isAnimate(draft)) this.group = joins ? [...this.group, draft] : [draft];

@@ -163,6 +163,11 @@ describe('who and what', () => {
       { thing: 'table', relation: { how: 'on', target: 0 } },
       { thing: 'teapot', relation: { how: 'beside', target: 1 } },
     ]);
+    expect(understand('a cup, a book and a candle on a table').entities[3].relation).toEqual({
+      how: 'on',
+      target: 2,
+      also: [0, 1],
+    });
     expect(understand('a dog on the left, a goose in the foreground').entities).toMatchObject([
       { side: 'left' },
       { distance: 'near' },

@@ -176,7 +176,9 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
   }
   return kept.map((e): Entity => {
     const target = e.relation ? kept.indexOf(e.relation.target) : -1;
-    const relation: Relation | undefined = e.relation && target >= 0 ? { how: e.relation.how, target } : undefined;
+    const also = e.relation?.also.map((o) => kept.indexOf(o)).filter((k) => k >= 0);
+    const relation: Relation | undefined =
+      e.relation && target >= 0 ? { how: e.relation.how, target, ...(also?.length ? { also } : {}) } : undefined;
     const placed = { count: e.count, size: e.size, side: e.side, distance: e.distance, relation };
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
     if (e.kind === 'thing') return { kind: 'thing', thing: e.what, colour: e.colour, ...placed };

@@ -148,39 +148,6 @@ export const HAIR_COLOUR_WORDS: Lines = {
   white: ['white-haired', 'white haired'],
 };
 
-/** Things that are worn. */
-export const GARMENT_WORDS: Lines = {
-  coat: ['coat', 'overcoat', 'duffel coat', 'greatcoat', 'winter coat', 'parka'],
-  raincoat: ['raincoat', 'oilskin', 'rain jacket', 'mackintosh', 'waterproof'],
-  jacket: ['jacket', 'blazer', 'uniform', 'tunic', 'suit', 'tailcoat'],
-  jumper: ['jumper', 'sweater', 'pullover', 'cardigan', 'knitted jumper', 'hoodie'],
-  shirt: ['shirt', 'blouse', 't-shirt', 'vest', 'top', 'tee'],
-  dress: ['dress', 'gown', 'frock', 'pinafore', 'nightgown', 'nightdress', 'robe'],
-  skirt: ['skirt', 'kilt'],
-  cloak: ['cloak', 'cape', 'mantle', 'hooded cloak'],
-  shawl: ['shawl', 'wrap', 'stole', 'poncho'],
-  apron: ['apron'],
-  waistcoat: ['waistcoat', 'gilet'],
-  dungarees: ['dungarees', 'overalls', 'dungaree'],
-  trousers: ['trousers', 'pants', 'jeans', 'breeches', 'leggings'],
-  shorts: ['shorts', 'knickerbockers'],
-  scarf: ['scarf', 'neckerchief', 'muffler', 'bandana'],
-  boots: ['boot', 'wellington', 'rubber boot', 'gumboot'],
-  shoes: ['shoe', 'sandal', 'slipper', 'clog'],
-  barefoot: ['barefoot', 'bare feet', 'bare foot'],
-  satchel: ['satchel', 'bag', 'shoulder bag', 'postbag', 'mailbag', 'rucksack', 'backpack'],
-  'knit cap': ['cap', 'knitted cap', 'woolly hat', 'bobble hat', 'beanie', 'woollen hat', 'wool hat', 'woolly cap'],
-  'straw hat': ['straw hat', 'sun hat', 'sunhat'],
-  hat: ['hat', 'wide hat', 'felt hat', 'wide-brimmed hat', 'cowboy hat', 'pointed hat'],
-  "sou'wester": ["sou'wester", 'sou wester', 'souwester', 'rain hat', 'sailor hat'],
-  'top hat': ['top hat', 'stovepipe hat', 'bowler', 'bowler hat'],
-  beret: ['beret'],
-  headscarf: ['headscarf', 'head scarf', 'kerchief', 'turban', 'headcloth'],
-  'flat cap': ['flat cap', 'peaked cap', 'cloth cap', "captain's hat", 'captains hat'],
-  hood: ['hood', 'hooded'],
-  crown: ['crown', 'wreath', 'garland', 'flower crown', 'tiara'],
-};
-
 /** Faces that people make. */
 export const EXPRESSION_WORDS: Lines = {
   calm: ['calm', 'quiet', 'still', 'serene', 'thoughtful', 'peaceful', 'dreamy', 'pensive', 'sleepy'],

@@ -15,7 +15,7 @@ export interface Actor {
   /** What it stands on, sits on or lies in. */
   readonly on?: Actor;
   /** Where it belongs. */
-  readonly zone: 'lane' | 'back' | 'far' | 'air' | 'water' | 'wall' | 'small';
+  readonly zone: 'lane' | 'back' | 'far' | 'air' | 'water' | 'wall' | 'small' | 'sill';
 }
 
 const SIZES = { big: 1.45, small: 0.7, tall: 1.2, short: 0.85, long: 1 } as const;
@@ -30,9 +30,30 @@ const FURNITURE: ReadonlySet<string> = new Set(['stove', 'bed', 'clock', 'ladder
 export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; readonly indoor: boolean }): Actor[] {
   const made = new Map<number, Actor[]>();
   const carriers = new Map<number, { index: number; how: string }>();
+  const sills = new Set<number>();
   brief.entities.forEach((e, i) => {
-    if (e.kind === 'thing' && e.thing !== 'window' && (e.relation?.how === 'on' || e.relation?.how === 'in'))
-      carriers.set(e.relation.target, { index: i, how: e.relation.how });
+    const { relation } = e;
+    if (e.kind !== 'thing' || !relation) return;
+    const small = (k: number) => {
+      const other = brief.entities[k];
+      return other.kind === 'thing' && THINGS[other.thing]?.stands === 'table';
+    };
+    const carried = [relation.target, ...(relation.also ?? []).filter(small)];
+    if (relation.how !== 'on' && relation.how !== 'in') return;
+    for (const k of carried)
+      if (e.thing === 'window') sills.add(k);
+      else carriers.set(k, { index: i, how: relation.how });
+  });
+  // a teapot beside the cat on a table is on the table too
+  brief.entities.forEach((e, i) => {
+    if (e.kind !== 'thing' || e.relation?.how !== 'beside' || THINGS[e.thing]?.stands !== 'table') return;
+    const { target } = e.relation;
+    const neighbour = brief.entities[target];
+    const carrier =
+      neighbour.kind === 'thing' && THINGS[neighbour.thing]?.top !== undefined
+        ? { index: target, how: 'on' }
+        : carriers.get(target);
+    if (carrier) carriers.set(i, carrier);
   });
   const make = (i: number): Actor[] => {
     const known = made.get(i);
@@ -46,7 +67,9 @@ export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; re
     return list;
   };
   brief.entities.forEach((_, i) => make(i));
-  return [...made.values()].flat();
+  return [...made.entries()].flatMap(([i, list]) =>
+    sills.has(i) ? list.map((a) => ({ ...a, zone: 'sill' as const })) : list,
+  );
 }
 
 function actor(

@@ -107,13 +107,24 @@ function paintWhole(
 ): void {
   const boat = crew.length ? all.find((a) => a.brief.kind === 'thing' && a.brief.thing === 'boat') : undefined;
   const actors = all.filter((a) => !crew.includes(a) && a !== boat);
-  const lane = clustersOf(actors.filter((a) => a.zone === 'lane' || a.on || carriesSomebody(a, actors)));
+  const onSill = at.sill ? actors.filter((a) => a.zone === 'sill') : [];
+  const lane = clustersOf(
+    actors.filter((a) => a.zone === 'lane' || (a.zone === 'sill' && !at.sill) || a.on || carriesSomebody(a, actors)),
+  );
   const small = actors.filter((a) => a.zone === 'small' && !carriesSomebody(a, actors));
   const onGround = at.table ? [] : small;
   const spots = layOut(scene, brief, [...lane, ...clustersOf(onGround)], at, hints);
   const heads = [...spots.values()];
   const taken = heads.map((s) => s.x);
   paintWall(scene, actors, at, taken);
+  onSill.forEach((a, i) =>
+    paintActor(
+      scene,
+      a,
+      { x: at.sill!.x - i * a.width * at.head, y: at.sill!.y, head: at.head * 0.8, depth: 0.1, flip: i > 0 },
+      { shadow: false },
+    ),
+  );
   paintBackdrop(scene, actors, at, taken);
   const air = paintAir(scene, actors, at, heads);
   paintAfloat(scene, actors, at);

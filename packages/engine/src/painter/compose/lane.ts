@@ -85,7 +85,8 @@ function row(
   }
   const total = need * head;
   const alone = order.length === 1;
-  const wanted = at.x + (alone ? scene.random.bell() * 0.025 * W : 0) + sideShift(order, W);
+  const usual = at.x + (alone ? scene.random.bell() * 0.025 * W : 0) + sideShift(order, W);
+  const wanted = alone && order[0].base.person ? clearOfSun(scene, usual, at.y, head) : usual;
   const subject = hints.subject;
   const middle = subject ? wanted + (subject.x * W - wanted) * subject.share : wanted;
   let x = clamp(middle - total / 2, left, Math.max(left, right - total));
@@ -114,6 +115,13 @@ function arranged(clusters: readonly Cluster[]): Cluster[] {
   const sided = clusters.map((c, i) => ({ c, i, side: SIDE_ORDER[c.base.brief.side ?? 'middle'] }));
   sided.sort((a, b) => a.side - b.side || a.i - b.i);
   return sided.map((s) => s.c);
+}
+
+/** The light of a low sun must not eat a face: who would stand before it steps aside. */
+function clearOfSun({ sun, width }: Scene, x: number, y: number, head: number): number {
+  if (!sun) return x;
+  const near = Math.abs(sun.x - x) < 1.7 * head && sun.y > y - 5.6 * head && sun.y < y - 3 * head;
+  return near ? x + (sun.x > width / 2 ? -1 : 1) * (2 * head - Math.abs(sun.x - x) * 0.5) : x;
 }
 
 function sideShift(order: readonly Cluster[], W: number): number {

@@ -1,7 +1,8 @@
 import type { Lch } from '@urbild/core';
 import type { CreatureDrawing } from './creature';
 import { REGION } from '../stage/region';
-import { curledAs, quadruped, sittingAs } from './quadruped';
+import { quadruped } from './quadruped';
+import { curledAs, sittingAs } from './resting';
 
 const WHITE: Lch = [0.93, 0.018, 85];
 const FOX: Lch = [0.6, 0.15, 45];

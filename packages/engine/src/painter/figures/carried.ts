@@ -1,5 +1,5 @@
 import type { Action, Held } from '@urbild/core';
-import { paintCreature } from '../creatures';
+import { CREATURES, paintCreature } from '../creatures';
 import type { Point } from '../geometry/point';
 import { paintThing, THINGS } from '../things';
 import type { FigureFrame } from './figure';
@@ -79,13 +79,14 @@ export function paintHeld(f: FigureFrame, item: Held, index: number, reach: Reac
   if (item.what === 'lantern') return paintLantern(f, [hand[0] + 0.05, hand[1] + 0.08], 1.05);
   if (item.what === 'letter') return paintLetter(f, index === 0 && reach.near ? [0.38, 0.78] : hand, -0.06, 1.12);
   const [x, y] = f.point(hand);
-  const big = item.size === 'big' ? 1.5 : item.size === 'small' ? 0.7 : 1;
+  const big = item.size === 'big' ? 2 : item.size === 'small' ? 0.7 : 1;
   const options = { flip: f.flip, keep: f.scene.light.figureKeep };
+  const least = item.creature ? Math.max(0.75, 0.62 / (CREATURES[item.what]?.height ?? 1)) : 1;
   if (item.creature)
     return paintCreature(f.scene, item.what, {
       x,
       y: y + f.head * 0.25,
-      head: f.head * 0.75 * big,
+      head: f.head * least * big,
       depth: f.depth,
       flip: f.flip,
       colour: item.colour?.lch,

@@ -5,12 +5,11 @@ import {
   type CanvasPattern,
   type SKRSContext2D,
 } from '@napi-rs/canvas';
-import { adjustLch, clamp, cssOf, mixLch, Random, type Lch } from '@urbild/core';
+import { adjustLch, cssOf, mixLch, Random, type Lch } from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { boundsOf, type Bounds } from '../geometry/point';
 import type { Environment } from '../light/environment';
 import {
-  boundsOfNode,
   type BladesNode,
   type GlowNode,
   type GroupNode,
@@ -25,6 +24,7 @@ import type { Scene } from '../stage/scene';
 import type { MediumPalette } from './palettes';
 import { addGrain, displacePixels, stain } from './post';
 import { lightOn, type ShapeLight } from './shapeLight';
+import { paintMirrored } from './mirrored';
 import { bristleDab, colourAt, taperedLine, tracePath } from './strokes';
 import { textureTile, type TextureName } from './textures';
 
@@ -122,57 +122,11 @@ export class GouacheRenderer {
     return this.light.water[1];
   }
 
-  /** A group and its mirror image, row by row, more broken towards the viewer. */
+  /** A group and its mirror image in water. */
   protected reflected(context: SKRSContext2D, n: GroupNode, mirror: Reflection): void {
-    const { width: W, height: H, noise } = this.scene;
-    const raw = boundsOfNode(n);
-    const box = [
-      Math.max(-20, Math.floor(raw[0])),
-      Math.max(-20, Math.floor(raw[1])),
-      Math.min(W + 20, Math.ceil(raw[2])),
-      Math.min(H + 20, Math.ceil(raw[3])),
-    ];
-    const w = box[2] - box[0];
-    const h = box[3] - box[1];
-    if (w < 2 || h < 2) return;
-    const layer = createCanvas(Math.ceil(w * OVERSAMPLING), Math.ceil(h * OVERSAMPLING));
-    const layerContext = layer.getContext('2d');
-    layerContext.scale(OVERSAMPLING, OVERSAMPLING);
-    layerContext.translate(-box[0], -box[1]);
-    n.children.forEach((child) => this.node(layerContext, child));
-    const tinted = createCanvas(layer.width, layer.height);
-    const tintedContext = tinted.getContext('2d');
-    tintedContext.drawImage(layer, 0, 0);
-    tintedContext.globalCompositeOperation = 'source-atop';
-    tintedContext.fillStyle = cssOf(this.waterTint(), mirror.tint ?? 0.38);
-    tintedContext.fillRect(0, 0, tinted.width, tinted.height);
-    const step = 1.5;
-    const reach = Math.min(mirror.y - box[1], (H - mirror.y) * 1.3);
-    for (let r = 0; r < reach; r += step) {
-      const sourceY = (mirror.y - box[1] - (r + step)) * OVERSAMPLING;
-      if (sourceY < 0) break;
-      const deep = r / (reach || 1);
-      const sway =
-        (noise.at(r * 0.35 + mirror.y, 3.3) * 1.6 + Math.sin(r * 0.9 + mirror.y) * 0.8) *
-        (mirror.sway ?? 1.6) *
-        (0.4 + deep * 1.5);
-      context.globalAlpha = clamp(
-        (mirror.alpha ?? 0.75) * (1 - deep * 0.65) * (0.75 + 0.25 * noise.at(r * 0.5, 9.1 + mirror.y)),
-      );
-      context.drawImage(
-        tinted,
-        0,
-        sourceY,
-        tinted.width,
-        Math.max(1, step * OVERSAMPLING),
-        box[0] + sway,
-        mirror.y + r * 0.9,
-        w,
-        step * 0.9 + 0.6,
-      );
-    }
-    context.globalAlpha = 1;
-    context.drawImage(layer, box[0], box[1], w, h);
+    paintMirrored(context, this.scene, n, mirror, this.waterTint(), OVERSAMPLING, (layer) =>
+      n.children.forEach((child) => this.node(layer, child)),
+    );
   }
 
   protected shape(context: SKRSContext2D, node: ShapeNode): void {

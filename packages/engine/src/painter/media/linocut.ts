@@ -60,6 +60,11 @@ export class LinocutRenderer extends GouacheRenderer {
       context.lineWidth = 3.4;
       context.stroke();
     }
+    if (n.region === REGION.animal && !n.plain && long > 10) {
+      context.strokeStyle = cssOf(this.#inks[level === 2 ? 0 : 2]);
+      context.lineWidth = 4;
+      context.stroke();
+    }
     context.fillStyle = cssOf(accented ?? this.#inks[level]);
     context.fill();
     if (!n.plain && long > 10) {

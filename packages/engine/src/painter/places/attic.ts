@@ -58,6 +58,7 @@ export const attic: Place = (scene, setting) => {
     head: 53 * u,
     depth: 0.05,
     horizon: H * 0.46,
+    sill: { x: W * 0.5, y: H * 0.17 + 128 * u },
     wall: floor,
     left: W * 0.2,
     right: W * 0.7,

@@ -69,6 +69,7 @@ export const boathouse: Place = (scene, setting) => {
     head: 54 * u,
     depth: 0.05,
     horizon: H * 0.45,
+    sill: { x: W * 0.58 + 60 * u, y: H * 0.2 + 130 * u },
     wall: floor,
     left: W * 0.16,
     right: W * 0.84,

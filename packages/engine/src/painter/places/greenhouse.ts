@@ -177,6 +177,7 @@ export const greenhouse: Place = (scene) => {
     head: 50 * u,
     depth: 0.05,
     horizon: H * 0.44,
+    sill: { x: W * 0.27, y: floor + 34 * u },
     wall: floor,
     left: W * 0.24,
     right: W * 0.76,

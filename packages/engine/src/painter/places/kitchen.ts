@@ -49,6 +49,7 @@ export const kitchen: Place = (scene, setting) => {
     head: 54 * u,
     depth: 0.05,
     horizon: H * 0.44,
+    sill: { x: W * 0.56 + 44 * u, y: H * 0.17 + 124 * u },
     wall: floor,
     left: W * 0.2,
     right: W * 0.76,

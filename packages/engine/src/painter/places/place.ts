@@ -21,6 +21,8 @@ export interface Staging {
   readonly edge?: boolean;
   /** In a room: where the wall meets the floor. */
   readonly wall?: number;
+  /** The sill of a window. */
+  readonly sill?: { readonly x: number; readonly y: number };
   /** A surface for small things: a table of the place's own. */
   readonly table?: { readonly x: number; readonly y: number };
 }

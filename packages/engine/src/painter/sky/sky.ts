@@ -44,6 +44,7 @@ export function paintSky(scene: Scene, horizon: number, sunX = 0.68): SkyLight |
     const y = horizon * (1 - elevation) - (moon ? 0 : size * 0.2);
     const radius = size * u;
     at = { x, y };
+    scene.sun = at;
     pen.glow(x, y, radius * 9, colour, 0.42 * glow);
     pen.glow(x, y, radius * 3.4, colour, 0.5 * glow);
     const disc = pen

@@ -43,6 +43,8 @@ export class Scene {
   readonly lamps: Lamp[] = [];
   /** What is known of the painted people and creatures. */
   readonly figures: FigureRecord[] = [];
+  /** Where the sun or moon stands, px, if there is one. */
+  sun?: { readonly x: number; readonly y: number };
   /** What shall not appear, as in the brief: "thing: boat". */
   readonly refused = new Set<string>();
   /** One 512th of the shorter side: lengths of places and things are given in it. */

@@ -5,7 +5,8 @@ import { CONTAINERS } from './containers';
 import { HELD } from './held';
 import { HOME } from './home';
 import { LANDMARK_THINGS } from './landmarks';
-import { OUTDOORS } from './outdoors';
+import { GARDEN } from './garden';
+import { STREET } from './street';
 import type { ThingDrawing } from './thing';
 
 /** Every thing, by the name in the vocabulary. */
@@ -13,7 +14,8 @@ export const THINGS: Readonly<Record<string, ThingDrawing>> = {
   ...CONTAINERS,
   ...HOME,
   ...HELD,
-  ...OUTDOORS,
+  ...GARDEN,
+  ...STREET,
   ...LANDMARK_THINGS,
 };
 
