@@ -103,6 +103,43 @@ describe('composition', () => {
     expect(sky('')).toBeGreaterThan(sky('from above'));
   });
 
+  test('a house in the water stands on land, and leaves the mill in sight', () => {
+    const { labels } = maps('a cottage in the salt marsh');
+    const below: number[] = [];
+    for (let x = 0; x < 320; x++) {
+      let y = 239;
+      while (y > 0 && labels[y * 320 + x] !== REGION.roof) y--;
+      if (y < 40) continue;
+      while (
+        y < 239 &&
+        [REGION.roof, REGION.building, REGION.wood, REGION.window, REGION.foliage].includes(
+          labels[y * 320 + x] as never,
+        )
+      )
+        y++;
+      below.push(labels[y * 320 + x]);
+    }
+    expect(below.length).toBeGreaterThan(20);
+    expect(below.filter((l) => l === REGION.ground).length).toBeGreaterThan(0.5 * below.length);
+    const mill = (prompt: string) => maps(prompt).labels.filter((l) => l === REGION.building).length;
+    expect(mill('the mill by the dyke, a cottage')).toBeGreaterThan(mill('the mill by the dyke'));
+  });
+
+  test('what is beside something on a table is on it too, and what is on a sill is at the window', () => {
+    const foot = (prompt: string) => composed(prompt, SIZE).figures[0].box[3];
+    expect(foot('a cat on the table beside a teapot, kitchen')).toBeLessThan(foot('a cat, kitchen') - 10);
+    expect(foot('a cat on the window sill, kitchen')).toBeLessThan(0.62 * 240);
+    const table = (prompt: string) =>
+      maps(prompt).labels.reduce((most, l, i) => (l === REGION.prop ? Math.max(most, Math.floor(i / 320)) : most), 0);
+    expect(table('a cup, a vase and a teapot on a table, beach')).toBeLessThan(table('a teapot, beach') - 5);
+  });
+
+  test('a low sun does not stand behind a face', () => {
+    const scene = composed('Ilse in the salt marsh at dusk', { width: 384, height: 256 });
+    const [head] = [scene.figures[0].joints.head];
+    expect(Math.hypot(scene.sun!.x - head[0], scene.sun!.y - head[1])).toBeGreaterThan(1.3 * scene.figures[0].head);
+  });
+
   test('somebody who rows or poles is in a boat, wherever there is water', () => {
     for (const place of ['open sea', 'lighthouse', 'salt marsh', 'harbour', 'river']) {
       const { labels, figures } = maps(`a man rowing, ${place}`);

@@ -51,7 +51,7 @@ export function Settings({
             className="w-full text-right"
           />
         </div>
-        <div className={cell}>
+        <div className={`${cell} col-span-2`}>
           <span className="text-muted">Seed</span>
           <NumberField
             label="Seed"
@@ -72,10 +72,8 @@ export function Settings({
               <Dices size={16} aria-hidden />
             </button>
           </Tip>
-        </div>
-        <div className={cell}>
           <Tip text="How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own">
-            <span className="text-muted">Spread</span>
+            <span className="border-l border-line pl-2 text-muted">Spread</span>
           </Tip>
           <NumberField
             label="Spread of compositions"
@@ -84,7 +82,7 @@ export function Settings({
             step={0.1}
             digits={1}
             onSave={(spread) => onChange({ ...settings, spread })}
-            className="w-full text-right"
+            className="w-8 shrink-0 text-right"
           />
         </div>
         <label className={`${cell} col-span-2`}>

@@ -5,7 +5,7 @@ export const THING_WORDS: Lines = {
   boat: ['boat', 'skiff', 'rowing boat', 'dinghy', 'punt boat', 'canoe', 'raft', 'rowboat'],
   'sailing boat': ['sailing boat', 'sail', 'yacht', 'ship', 'sailboat', 'fishing boat', 'sailing ship'],
   'stilt house': ['hut on stilts'],
-  cottage: ['house', 'hut', 'cottage', 'cabin', 'farmhouse', 'home', 'small house'],
+  cottage: ['house', 'hut', 'cottage', 'cabin', 'farmhouse', 'small house'],
   windmill: ['mill tower'],
   lighthouse: ['light tower'],
   greenhouse: ['cold frame', 'orangery'],

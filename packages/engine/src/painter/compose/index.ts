@@ -115,7 +115,7 @@ function paintWhole(
   const onGround = at.table ? [] : small;
   const spots = layOut(scene, brief, [...lane, ...clustersOf(onGround)], at, hints);
   const heads = [...spots.values()];
-  const taken = heads.map((s) => s.x);
+  const taken = [...heads.map((s) => s.x), ...(at.keepOut ?? [])];
   paintWall(scene, actors, at, taken);
   onSill.forEach((a, i) =>
     paintActor(
@@ -125,7 +125,9 @@ function paintWhole(
       { shadow: false },
     ),
   );
-  paintBackdrop(scene, actors, at, taken);
+  // on a bridge or a beach there is ground behind the subject
+  const afloat = WATER.has(brief.place) && brief.place !== 'river bridge' && brief.place !== 'beach';
+  paintBackdrop(scene, actors, at, taken, afloat);
   const air = paintAir(scene, actors, at, heads);
   paintAfloat(scene, actors, at);
   if (at.table)

@@ -1,6 +1,9 @@
 import { clamp } from '@urbild/core';
+import { grassOf } from '../land/fields';
+import { islet } from '../land/land';
 import type { Staging } from '../places';
 import type { Scene } from '../stage/scene';
+import { THINGS } from '../things';
 import { ripples } from '../water/water';
 import type { Actor } from './actors';
 import { paintActor, type Spot } from './paintActor';
@@ -24,8 +27,17 @@ const sideOf = (a: Actor, W: number): number | undefined =>
 const headAt = (at: Staging, y: number): number =>
   at.head * Math.max(0.12, (y - at.horizon) / Math.max(20, at.y - at.horizon));
 
-/** Houses, trees and other tall things between the people and the horizon, small things far off. */
-export function paintBackdrop(scene: Scene, actors: readonly Actor[], at: Staging, taken: number[]): void {
+/**
+ * Houses, trees and other tall things between the people and the horizon, small things far off; where there is water
+ * (`afloat`) they stand on an islet.
+ */
+export function paintBackdrop(
+  scene: Scene,
+  actors: readonly Actor[],
+  at: Staging,
+  taken: number[],
+  afloat: boolean,
+): void {
   const W = scene.width;
   const list = actors.filter((a) => a.zone === 'back' || a.zone === 'far').sort((a, b) => reach(a) - reach(b));
   for (const a of list) {
@@ -44,10 +56,26 @@ export function paintBackdrop(scene: Scene, actors: readonly Actor[], at: Stagin
     const fits = Math.min(1, tallest, (W * 0.5) / (a.width * head));
     const half = (a.width * head * fits) / 2;
     const inside = clamp(x, Math.min(W / 2, half * 0.85), Math.max(W / 2, W - half * 0.85));
+    const wide = a.width * head * fits;
+    if (afloat && !floats(a))
+      islet(
+        scene,
+        inside - wide * 0.75,
+        inside + wide * 0.75,
+        y - wide * 0.02,
+        Math.max(6, wide * 0.07),
+        0.06 + 0.5 * (1 - t),
+        grassOf(scene),
+      );
     paintActor(scene, a, { x: inside, y, head: head * fits, depth: 0.06 + 0.5 * (1 - t), flip: x > W / 2 });
     taken.push(inside);
   }
 }
+
+/** True for what stands in water or as far off as the horizon. */
+const floats = (a: Actor): boolean =>
+  a.brief.kind === 'thing' &&
+  (THINGS[a.brief.thing]?.stands === 'water' || ['peaks', 'bridge'].includes(a.brief.thing));
 
 /** How near a thing of the backdrop stands: 0 at the horizon, 1 with the people. */
 function reach(a: Actor): number {

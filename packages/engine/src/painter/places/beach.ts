@@ -105,6 +105,7 @@ export const beach: Place = (scene, setting) => {
     y: H * 0.84,
     head: 46 * u,
     depth: 0.05,
+    keepOut: [W * 0.9],
     horizon: hz,
     left: W * 0.1,
     right: W * 0.86,

@@ -64,5 +64,13 @@ export const lighthouse: Place = (scene, setting) => {
   rock(scene, x + 104 * u, hz + 42 * u, 200 * u, 60 * u, [0.37, 0.03, 262], 0.22, 7);
   if (storm) waveRow(scene, hz + 150 * u, 46, 80, 0.06, [0.33, 0.05, 212], true);
   rock(scene, W * 0.34, H + 46 * u, 900 * u, 150 * u, [0.38, 0.035, 255], 0.04, 16, 0.28);
-  return { x: W * 0.3, y: H * 0.845, head: 46 * u, depth: 0.03, horizon: hz, boat: { x: W * 0.42, y: hz + 96 * u } };
+  return {
+    x: W * 0.3,
+    y: H * 0.845,
+    head: 46 * u,
+    depth: 0.03,
+    keepOut: [W * 0.68],
+    horizon: hz,
+    boat: { x: W * 0.42, y: hz + 96 * u },
+  };
 };

@@ -87,5 +87,12 @@ export const millByTheDyke: Place = (scene, setting) => {
     heads: 0.06,
     plumes: 0.06,
   });
-  return { x: W * (0.28 + 0.04 * r.next()), y: dyke + 52 * u, head: 46 * u, depth: 0.14, horizon: hz };
+  return {
+    x: W * (0.28 + 0.04 * r.next()),
+    y: dyke + 52 * u,
+    head: 46 * u,
+    depth: 0.14,
+    keepOut: [W * 0.7],
+    horizon: hz,
+  };
 };

@@ -15,6 +15,8 @@ export interface Staging {
   /** How far the ground reaches to both sides; the whole width when absent. */
   readonly left?: number;
   readonly right?: number;
+  /** Where the place has something that must not be covered, px across. */
+  readonly keepOut?: readonly number[];
   /** Where a boat floats, if there is water for one. */
   readonly boat?: { readonly x: number; readonly y: number };
   /** The ground ends at the subject's feet: who sits there lets the legs hang. */
