@@ -18,6 +18,8 @@ export interface EntityDraft {
   /** Species or thing; empty for people. */
   what: string;
   count: number;
+  /** The number was said, not guessed from a plural. */
+  counted?: boolean;
   refused?: boolean;
   size?: Placed['size'];
   side?: Placed['side'];

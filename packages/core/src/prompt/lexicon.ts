@@ -13,6 +13,7 @@ import {
   PERSON_WORDS,
   TRAIT_WORDS,
   VIEW_WORDS,
+  WORD_COUNTS,
 } from './english/people';
 import { PLACE_WORDS } from './english/places';
 import { HAND_WORDS, THING_WORDS } from './english/things';
@@ -58,6 +59,10 @@ export interface Found {
   readonly count: number;
   readonly meanings: readonly Meaning[];
   readonly plural: boolean;
+  /** How many the word means by itself: a couple, a family. */
+  readonly number?: number;
+  /** The word is a verb form in -ing. */
+  readonly doing: boolean;
 }
 
 const PHRASES = new Map<string, Meaning[]>();
@@ -89,7 +94,13 @@ export function lookUp(tokens: readonly Token[], at: number): Found | undefined 
       const meanings = PHRASES.get(key);
       if (meanings) {
         const plural = PLURALS.has(key) || (form !== last && /s$/.test(last) && !/ss$/.test(last));
-        return { count, meanings, plural };
+        return {
+          count,
+          meanings,
+          plural,
+          number: WORD_COUNTS[last] ?? WORD_COUNTS[form],
+          doing: last.endsWith('ing') && form !== last,
+        };
       }
     }
   }

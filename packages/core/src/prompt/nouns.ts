@@ -84,7 +84,7 @@ export abstract class NounReader {
       this.closeNoun();
       return true;
     }
-    takeAdjectives(draft, this.pending, found.plural);
+    takeAdjectives(draft, this.pending, found.plural, found.number);
     this.enter(draft);
     return true;
   }
@@ -125,7 +125,8 @@ export abstract class NounReader {
     const holdable =
       HOLDABLE.has(thing) &&
       (draft.count === 1 || ['apple', 'flower', 'letter', 'book', 'shell', 'bread'].includes(thing));
-    const verbal = holder && lastIsHolder && !this.relation && ['hold', 'carry', 'read'].includes(holder.action ?? '');
+    const verbal =
+      holder && lastIsHolder && !this.relation && ['hold', 'carry', 'read', 'fly', 'run'].includes(holder.action ?? '');
     const under = this.relation === 'under' && thing === 'umbrella';
     // "a basket of apples": the contents belong to the vessel
     if (this.relation === 'of' && this.from && !this.afterMedium) return this.done();

@@ -97,13 +97,16 @@ export class Reader extends NounReader {
 
   protected take(found: Found, next: Token | undefined): void {
     const get = (axis: Axis) => on(found, axis);
+    // "fishing" is what somebody does, "a fish" is somebody
+    const verb = found.doing && !!get('action');
     const noun =
-      this.person(found) ||
-      this.creature(found) ||
-      this.garment(found, next) ||
-      this.feature(found, next) ||
-      this.hand(found) ||
-      this.thing(found);
+      !verb &&
+      (this.person(found) ||
+        this.creature(found) ||
+        this.garment(found, next) ||
+        this.feature(found, next) ||
+        this.hand(found) ||
+        this.thing(found));
     this.globals(found, !!noun);
     if (noun) return;
     const p = this.pending;
@@ -122,8 +125,10 @@ export class Reader extends NounReader {
     else if (get('side')) this.where({ side: get('side') as Placed['side'] });
     else if (get('distance')) this.where({ distance: get('distance') as Placed['distance'] });
     else if (get('expression')) this.apply('expression', get('expression') as Expression);
-    else if (get('action')) this.apply('action', get('action') as Action);
-    else if (get('view')) this.apply('view', get('view') as View);
+    else if (get('action')) {
+      this.apply('action', get('action') as Action);
+      if (verb && get('creature') === 'fish') this.give('rod');
+    } else if (get('view')) this.apply('view', get('view') as View);
     else if (get('relation')) {
       this.flushColours();
       this.relation = get('relation') as Relation['how'];
@@ -132,6 +137,11 @@ export class Reader extends NounReader {
       this.opened = false;
     }
     if (colour || get('shade') || get('pattern') || get('age') || get('size') || get('build')) this.opened = true;
+  }
+
+  /** Puts a thing that an action needs into the hands of the last subjects. */
+  protected give(what: string): void {
+    for (const e of this.group) if (e.kind === 'person' && !e.holds.length) e.holds.push({ what, creature: false });
   }
 
   protected globals(found: Found, isNounToo: boolean): void {

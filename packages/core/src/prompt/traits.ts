@@ -1,8 +1,9 @@
 import { shaded, type EntityDraft, type Pending } from './draft';
 
 /** Gives a noun the adjectives that waited for it; a plural without a number means three. */
-export function takeAdjectives(e: EntityDraft, p: Pending, plural: boolean): void {
-  e.count = p.count ?? (plural ? 3 : 1);
+export function takeAdjectives(e: EntityDraft, p: Pending, plural: boolean, number?: number): void {
+  e.count = p.count ?? number ?? (plural ? 3 : 1);
+  e.counted = p.count !== undefined;
   if (e.kind !== 'person') {
     e.colour = shaded(p.colours[0], p.shade);
     e.size = p.size;

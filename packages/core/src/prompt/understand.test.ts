@@ -146,6 +146,20 @@ describe('who and what', () => {
     expect(waver).toMatchObject({ cast: 'Juna', action: 'wave', holds: [] });
   });
 
+  test('words that say how many, and verbs that look like nouns', () => {
+    expect(people('a young couple dancing').map((p) => p.count)).toEqual([2]);
+    expect(people('a boy fishing on the pier')).toMatchObject([{ action: 'sit', holds: [{ what: 'rod' }] }]);
+    expect(understand('a boy fishing on the pier').entities).toHaveLength(1);
+    expect(people('a girl flying a red kite')[0].holds).toMatchObject([{ what: 'kite', colour: { name: 'red' } }]);
+    expect(understand('a king and a queen sitting on thrones').entities[2]).toMatchObject({
+      thing: 'chair',
+      count: 2,
+      relation: { target: 1, also: [0] },
+    });
+    expect(people('a child with a teddy bear')[0].holds).toMatchObject([{ what: 'teddy' }]);
+    expect(understand('a ship in a storm').place).toBe('open sea');
+  });
+
   test('companions joined by "and" share what follows', () => {
     expect(people('Ilse, Tove and Marek waving').map((p) => p.action)).toEqual(['wave', 'wave', 'wave']);
     expect(people('Ilse and Juna sitting on the pier, in profile').map((p) => p.view)).toEqual(['profile', 'profile']);

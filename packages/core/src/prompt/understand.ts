@@ -47,13 +47,21 @@ const INDOOR_THINGS: Readonly<Record<string, PlaceName>> = {
   rug: 'attic',
   campfire: 'forest',
   tent: 'forest',
-  snowman: 'village street',
   'street lamp': 'village street',
   haystack: 'meadow',
   scarecrow: 'meadow',
   balloon: 'meadow',
   tree: 'meadow',
   cottage: 'meadow',
+  'sailing boat': 'open sea',
+  boat: 'beach',
+  anchor: 'harbour',
+  shell: 'beach',
+  bicycle: 'village street',
+  'post box': 'village street',
+  well: 'town square',
+  statue: 'town square',
+  snowman: 'town square',
   peaks: 'mountains',
 };
 
@@ -179,7 +187,18 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
     const also = e.relation?.also.map((o) => kept.indexOf(o)).filter((k) => k >= 0);
     const relation: Relation | undefined =
       e.relation && target >= 0 ? { how: e.relation.how, target, ...(also?.length ? { also } : {}) } : undefined;
-    const placed = { count: e.count, size: e.size, side: e.side, distance: e.distance, relation };
+    // "on thrones": as many as sit on them
+    const sitters =
+      e.relation?.how === 'on' && !e.counted
+        ? [e.relation.target, ...e.relation.also].reduce((n, o) => n + o.count, 0)
+        : e.count;
+    const placed = {
+      count: Math.min(e.count, Math.max(1, sitters)),
+      size: e.size,
+      side: e.side,
+      distance: e.distance,
+      relation,
+    };
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
     if (e.kind === 'thing') return { kind: 'thing', thing: e.what, colour: e.colour, ...placed };
     if (e.kind === 'creature')

@@ -134,6 +134,16 @@ describe('composition', () => {
     expect(table('a cup, a vase and a teapot on a table, beach')).toBeLessThan(table('a teapot, beach') - 5);
   });
 
+  test('two sit on a log beside each other, and each on a chair of his own', () => {
+    const sitters = (prompt: string) => composed(prompt, SIZE).figures.map((f) => f.joints.hips);
+    const [a, b] = sitters('two friends sitting on a log, forest');
+    expect(Math.abs(a[0] - b[0])).toBeGreaterThan(8);
+    expect(Math.abs(a[1] - b[1])).toBeLessThan(6);
+    const [king, queen] = sitters('a king and a queen sitting on thrones, meadow');
+    expect(Math.abs(king[1] - queen[1])).toBeLessThan(8);
+    expect(Math.abs(king[0] - queen[0])).toBeGreaterThan(12);
+  });
+
   test('a low sun does not stand behind a face', () => {
     const scene = composed('Ilse in the salt marsh at dusk', { width: 384, height: 256 });
     const [head] = [scene.figures[0].joints.head];

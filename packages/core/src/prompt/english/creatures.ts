@@ -31,7 +31,7 @@ export const CREATURE_WORDS: Lines = {
   mouse: ['mouse', 'mice', 'rat', 'vole'],
   hedgehog: ['hedgehog', 'porcupine'],
   squirrel: ['squirrel'],
-  bear: ['bear', 'bear cub', 'teddy bear'],
+  bear: ['bear', 'bear cub'],
   deer: ['deer', 'stag', 'doe', 'fawn', 'reindeer', 'roe deer', 'elk'],
   horse: ['horse', 'pony', 'mare', 'foal', 'donkey'],
   cow: ['cow', 'bull', 'calf', 'ox', 'oxen'],

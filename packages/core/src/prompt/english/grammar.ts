@@ -58,7 +58,7 @@ export const GRAMMAR: ReadonlySet<string> = new Set(
     'everything way time moment long ago about onto one once upon world story water air ground sky sun large scale ' +
     'depicting showing drawn done using use used wear wears wearing worn dressed clad cosy beautiful lovely pretty nice ' +
     'soft warm cold bright gentle playing having light lit small place front back middle centre center left right two ' +
-    'both coloured colored wooden woollen woolen leather felt quality visible home horizon past round inside'
+    'both coloured colored wooden woollen woolen leather felt quality visible home story stories tale horizon past round inside'
   ).split(' '),
 );
 

@@ -76,6 +76,7 @@ export const PERSON_WORDS: Lines = {
     'crowd',
     'neighbour',
     'couple',
+    'family',
     'somebody',
     'someone',
   ],
@@ -160,7 +161,28 @@ export const EXPRESSION_WORDS: Lines = {
 
 /** What people and creatures do. */
 export const ACTION_WORDS: Lines = {
-  stand: ['stand', 'wait', 'look', 'watch', 'rest', 'gaze', 'stare', 'guard', 'face us', 'pose'],
+  stand: [
+    'stand',
+    'wait',
+    'look',
+    'watch',
+    'rest',
+    'gaze',
+    'stare',
+    'tell',
+    'talk',
+    'speak',
+    'sing',
+    'whisper',
+    'listen',
+    'think',
+    'dream',
+    'fall',
+    'stay',
+    'guard',
+    'face us',
+    'pose',
+  ],
   walk: [
     'walk',
     'stroll',
@@ -200,6 +222,11 @@ export const ACTION_WORDS: Lines = {
   pole: ['pole', 'punt', 'push the punt', 'poling the punt', 'pole the punt', 'drift', 'ferry'],
   read: ['read', 'write', 'deliver', 'recite'],
   hold: [
+    'hang',
+    'sell',
+    'buy',
+    'catch',
+    'find',
     'open',
     'hold',
     'show',
@@ -252,6 +279,9 @@ export const VIEW_WORDS: Lines = {
     'walking away',
   ],
 };
+
+/** How many one word means. */
+export const WORD_COUNTS: Readonly<Record<string, number>> = { couple: 2, pair: 2, twins: 2, family: 4, crowd: 4 };
 
 /** Plurals that no rule finds. */
 export const IRREGULAR_PLURALS: Words = [

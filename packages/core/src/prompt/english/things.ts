@@ -34,7 +34,7 @@ export const THING_WORDS: Lines = {
   crate: ['crate', 'box', 'chest', 'trunk', 'treasure chest', 'wooden box'],
   parcel: ['parcel', 'package', 'present', 'gift'],
   sack: ['sack', 'bag of flour', 'flour sack', 'mailsack'],
-  basket: ['basket', 'hamper', 'picnic basket'],
+  basket: ['basket', 'hamper', 'picnic basket', 'picnic', 'tray'],
   suitcase: ['suitcase', 'case', 'luggage'],
   bucket: ['bucket', 'pail'],
   net: ['net', 'fishing net', 'fishnet'],
@@ -51,7 +51,7 @@ export const THING_WORDS: Lines = {
   telescope: ['telescope', 'spyglass', 'binoculars'],
   fiddle: ['fiddle', 'violin', 'guitar', 'lute', 'accordion', 'instrument', 'flute', 'drum'],
   ball: ['ball', 'snowball', 'football'],
-  teddy: ['teddy', 'doll', 'toy'],
+  teddy: ['teddy', 'teddy bear', 'doll', 'toy'],
   rod: [
     'fishing rod',
     'rod',

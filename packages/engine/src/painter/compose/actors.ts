@@ -36,7 +36,7 @@ export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; re
     if (e.kind !== 'thing' || !relation) return;
     const small = (k: number) => {
       const other = brief.entities[k];
-      return other.kind === 'thing' && THINGS[other.thing]?.stands === 'table';
+      return other.kind === 'person' || (other.kind === 'thing' && THINGS[other.thing]?.stands === 'table');
     };
     const carried = [relation.target, ...(relation.also ?? []).filter(small)];
     if (relation.how !== 'on' && relation.how !== 'in') return;
@@ -55,6 +55,7 @@ export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; re
         : carriers.get(target);
     if (carrier) carriers.set(i, carrier);
   });
+  const seated = new Map<number, number>();
   const make = (i: number): Actor[] => {
     const known = made.get(i);
     if (known) return known;
@@ -62,8 +63,16 @@ export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; re
     const list: Actor[] = [];
     made.set(i, list);
     const carrier = carriers.get(i);
-    const on = carrier && carrier.index !== i ? make(carrier.index)[0] : undefined;
-    for (let k = 0; k < e.count; k++) list.push(actor(e, i, k, k === 0 || e.kind !== 'person' ? on : undefined, place));
+    const seats = carrier && carrier.index !== i ? make(carrier.index) : [];
+    for (let k = 0; k < e.count; k++) {
+      const taken = carrier ? (seated.get(carrier.index) ?? 0) : 0;
+      // one to a chair, several on what is wide
+      const seat = seats[Math.min(taken, seats.length - 1)];
+      const room = !seat || taken < seats.length || seat.width > (e.kind === 'person' ? 1.2 : 0.5) * (1 + taken);
+      const on = room ? seat : undefined;
+      if (on && carrier) seated.set(carrier.index, taken + 1);
+      list.push(actor(e, i, k, on, place));
+    }
     return list;
   };
   brief.entities.forEach((_, i) => make(i));

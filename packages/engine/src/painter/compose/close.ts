@@ -55,6 +55,7 @@ export function paintClose(scene: Scene, brief: SceneBrief, actors: readonly Act
       flip: i > 0 && i === people.length - 1,
       portrait: portrait || undefined,
       action: still ? 'stand' : said,
+      asleep: said === 'sleep',
       holds: portrait && !holds.length ? [] : holds,
       entity: a.entity,
     });

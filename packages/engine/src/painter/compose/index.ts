@@ -167,8 +167,19 @@ function paintCluster(scene: Scene, { base, carried }: Cluster, spot: Spot): voi
       paintActor(scene, a, { ...spot, x });
       return;
     }
-    paintActor(scene, a, { ...on, x: on.x + spread }, { shadow: false, action: sits ? 'sit' : undefined });
+    paintActor(
+      scene,
+      a,
+      { ...on, x: on.x + spread + seatShift(base, spot) },
+      { shadow: false, action: sits ? 'sit' : undefined },
+    );
   });
+}
+
+/** How far beside the middle of a thing somebody sits on it, px. */
+function seatShift({ brief, height }: Actor, { head, flip }: Spot): number {
+  const at = brief.kind === 'thing' ? (THINGS[brief.thing]?.seatAt ?? 0) : 0;
+  return at * height * head * (flip ? -1 : 1);
 }
 
 /** Where a figure is as light as the ground behind it, mist or shade behind it sets it off. */

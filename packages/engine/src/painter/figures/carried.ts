@@ -63,7 +63,7 @@ export function reachFor(holds: readonly Held[], action: Action): Reach {
   const grip = gripOf(list[0], action);
   const lantern = list[0].what === 'lantern';
   const far: ArmPose = lantern ? { hand: [1.45, 0.42], bend: 1, grip: true } : FAR[grip];
-  const at: Point[] = [grip === 'both' || grip === 'open' ? [0.36, grip === 'open' ? 0.78 : 1.02] : far.hand];
+  const at: Point[] = [grip === 'both' || grip === 'open' ? [0.36, grip === 'open' ? 0.9 : 1.02] : far.hand];
   let near = NEAR[grip];
   if (list.length > 1) {
     near ??= { hand: [-0.7, 1.6], bend: 1, side: -1, grip: true };
@@ -79,7 +79,8 @@ export function paintHeld(f: FigureFrame, item: Held, index: number, reach: Reac
   if (item.what === 'lantern') return paintLantern(f, [hand[0] + 0.05, hand[1] + 0.08], 1.05);
   if (item.what === 'letter') return paintLetter(f, index === 0 && reach.near ? [0.38, 0.78] : hand, -0.06, 1.12);
   const [x, y] = f.point(hand);
-  const big = item.size === 'big' ? 2 : item.size === 'small' ? 0.7 : 1;
+  const bigger = item.creature ? 2 : 1.35;
+  const big = item.size === 'big' ? bigger : item.size === 'small' ? 0.7 : 1;
   const options = { flip: f.flip, keep: f.scene.light.figureKeep };
   const least = item.creature ? Math.max(0.75, 0.62 / (CREATURES[item.what]?.height ?? 1)) : 1;
   if (item.creature)

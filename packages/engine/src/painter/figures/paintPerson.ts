@@ -47,6 +47,8 @@ export interface PersonPlace {
   readonly pose?: PoseHint;
   /** What somebody who sits sits on: something raised (usual) or the ground. */
   readonly seat?: Seat;
+  /** Eyes closed. */
+  readonly asleep?: boolean;
   /** Head and shoulders only: no legs, no bag. */
   readonly portrait?: boolean;
 }
@@ -133,7 +135,7 @@ export function paintPerson(scene: Scene, person: Person, place: PersonPlace): v
     paintHood(f, t.narrow, 0);
   } else if (person.hair.style === 'plait') paintPlait(f, plaitPath(headAt, t.narrow * girth, t.sin), 0.2);
   else if (person.hair.style === 'two plaits') paintTwoPlaits(f, head, t.narrow * girth);
-  paintHead(f, head, place.expression, pose.asleep);
+  paintHead(f, head, place.expression, pose.asleep || place.asleep);
   if (t.back) paintHairOnBack(f, head);
   recordFigure(f, place, { head, t, pose, arms });
 }

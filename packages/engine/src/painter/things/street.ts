@@ -40,6 +40,8 @@ export const STREET: Readonly<Record<string, ThingDrawing>> = {
   bicycle: {
     height: 2.9,
     width: 1.6,
+    top: 0.8,
+    seatAt: -0.2,
     paint(kit, colour = [0.55, 0.15, 28]) {
       for (const u of [-0.5, 0.5]) {
         const rim = Array.from(

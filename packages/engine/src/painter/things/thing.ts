@@ -15,6 +15,8 @@ export interface ThingDrawing {
   readonly gripAt?: number;
   /** Height of a surface to sit or stand on, 0..1. */
   readonly top?: number;
+  /** Where on it somebody sits, against its height, from its middle. */
+  readonly seatAt?: number;
   paint(kit: Kit, colour?: Lch): void;
 }
 
