@@ -121,7 +121,7 @@ export const MAMMALS: Readonly<Record<string, CreatureDrawing>> = {
       tail: 'short',
     },
     {
-      sit: sittingAs({ coat: [0.66, 0.04, 65], bib: WHITE, ears: 'long', tail: 'thin', muzzle: -0.03 }),
+      sit: sittingAs({ coat: [0.66, 0.04, 65], bib: WHITE, ears: 'long', tail: 'puff', muzzle: -0.03 }),
       sleep: curledAs({ coat: [0.66, 0.04, 65], tip: WHITE, ears: 'none' }),
     },
   ),

@@ -10,7 +10,7 @@ export const sittingAs =
     coat: Lch;
     bib: Lch;
     ears: 'pointed' | 'hanging' | 'long';
-    tail: 'bushy' | 'thin';
+    tail: 'bushy' | 'thin' | 'puff';
     muzzle: number;
     dark?: Lch;
   }): CreatureDrawing['paint'] =>
@@ -21,7 +21,8 @@ export const sittingAs =
     if (o.tail === 'bushy') {
       kit.shape(A, '-.22,.06 -.5,.05 -.62,.2 -.74,.42! -.5,.36 -.3,.2', coat, { volume: 0.9 });
       kit.shape(A, '-.6,.24 -.74,.42! -.55,.38', [0.93, 0.02, 85], { outline: 0 });
-    } else kit.band(A, '-.2,.06 -.42,.05 -.52,.16 -.44,.26', [0.08, 0.075, 0.06, 0.03], coat);
+    } else if (o.tail === 'puff') kit.disc(A, -0.32, 0.12, 0.09, 0.085, o.bib);
+    else kit.band(A, '-.2,.06 -.42,.05 -.52,.16 -.44,.26', [0.08, 0.075, 0.06, 0.03], coat);
     const body = kit.shape(A, '-.3,.02 -.33,.22 -.2,.48 -.02,.66 .12,.66 .2,.5 .21,.25 .24,.02', coat, {
       volume: 0.9,
       shade: 1.2,

@@ -1,5 +1,5 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
-import { adjustLch, clamp, cssOf, lchToRgb, lerp, Random, ValueNoise, type Lch } from '@urbild/core';
+import { clamp, cssOf, lchToRgb, lerp, Random, ValueNoise, type Lch } from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { areaOf, boundsOf, type Bounds, type Point } from '../geometry/point';
 import type { BladesNode, GlowNode, LineNode, Node, ShapeNode } from '../stage/displayList';
@@ -49,8 +49,10 @@ export class LinocutRenderer extends GouacheRenderer {
     const focus = this.#isFocus(n);
     let colour = middleColour(n);
     if (focus) colour = [Math.max(colour[0], this.#thresholds[1] + 0.04), colour[1], colour[2]];
-    if (n.region === REGION.animal) colour = adjustLch(colour, 0.12);
-    const level = this.#level(colour[0]);
+    // fur and feathers print in the middle ink, so that they stand out on snow as well as on night
+    const furred = n.region === REGION.animal && colour[0] > 0.4 && colour[0] < 0.86;
+    if (furred) colour = [(this.#thresholds[0] + this.#thresholds[1]) / 2, colour[1], colour[2]];
+    const level = furred ? 1 : this.#level(colour[0]);
     const accented = this.#accent && isWarm(n) ? this.#accent : undefined;
     context.save();
     context.lineJoin = 'round';

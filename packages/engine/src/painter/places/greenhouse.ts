@@ -128,6 +128,14 @@ export const greenhouse: Place = (scene) => {
     ],
     4,
   );
+  const brick = scene.pen({ region: REGION.building, depth: 0.24 });
+  brick.shape(wobble(rectangle(W * 0.29, floor - 26 * u, W * 0.42, 28 * u), 0.8, 14, 7), [0.6, 0.08, 42], {
+    strokes: 0,
+    texture: 1.2,
+  });
+  brick.shape(wobble(rectangle(W * 0.285, floor - 31 * u, W * 0.43, 7 * u), 0.6, 14, 8), [0.82, 0.03, 80], {
+    strokes: 0,
+  });
   for (let row = 0; row < 4; row++)
     for (const s of [-1, 1]) {
       const t = row / 3;
@@ -177,7 +185,7 @@ export const greenhouse: Place = (scene) => {
     head: 50 * u,
     depth: 0.05,
     horizon: H * 0.44,
-    sill: { x: W * 0.27, y: floor + 34 * u },
+    sill: { x: W * 0.5, y: floor - 30 * u },
     wall: floor,
     left: W * 0.24,
     right: W * 0.76,
