@@ -19,5 +19,5 @@ export const meadow: Place = (scene, setting) => {
   tree(scene, W * 0.92, H * 0.63, 124 * u, 0.32);
   grass(scene, H * 0.66, H, 120, 0.16);
   cornerGrass(scene, 60);
-  return { x: W * 0.5, y: H * 0.86, head: 46 * u, depth: 0.05, horizon: hz };
+  return { x: W * 0.4, y: H * 0.86, head: 46 * u, depth: 0.05, horizon: hz };
 };

@@ -93,5 +93,5 @@ export const villageStreet: Place = (scene, setting) => {
     [0.94, 60],
   ])
     paintThing(scene, 'flower pot', { x: W * x, y: H * 0.84, size: s * u, depth: 0.06 });
-  return { x: W * 0.47, y: H * 0.87, head: 47 * u, depth: 0.05, horizon: hz, left: W * 0.12, right: W * 0.88 };
+  return { x: W * 0.41, y: H * 0.87, head: 47 * u, depth: 0.05, horizon: hz, left: W * 0.12, right: W * 0.88 };
 };
