@@ -200,20 +200,10 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
       relation,
     };
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
-    if (e.kind === 'thing') return { kind: 'thing', thing: e.what, colour: e.colour, ...placed };
-    if (e.kind === 'creature')
-      return {
-        kind: 'creature',
-        species: e.what,
-        cast: e.cast,
-        colour: e.colour,
-        action: e.action,
-        view: e.view,
-        garments,
-        ...placed,
-      };
+    const { kind, what, cast, colour, action, view, holds, ...traits } = e;
+    if (kind === 'thing') return { kind, thing: what, colour, ...placed };
+    if (kind === 'creature') return { kind, species: what, cast, colour, action, view, garments, ...placed };
     const {
-      cast,
       age,
       sex,
       build,
@@ -227,33 +217,10 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
       eyes,
       clothes,
       bare,
-      holds,
-      action,
       expression,
-      view,
-    } = e;
-    return {
-      kind: 'person',
-      cast,
-      age,
-      sex,
-      build,
-      skin,
-      hair,
-      beard,
-      moustache,
-      freckles,
-      glasses,
-      earring,
-      eyes,
-      garments,
-      clothes,
-      bare,
-      holds: holds.filter((h) => !refused.has(`thing: ${h.what}`)),
-      action,
-      expression,
-      view,
-      ...placed,
-    };
+    } = traits;
+    const looks = { age, sex, build, skin, hair, beard, moustache, freckles, glasses, earring, eyes };
+    const inHand = holds.filter((h) => !refused.has(`thing: ${h.what}`));
+    return { kind, cast, ...looks, garments, clothes, bare, holds: inHand, action, expression, view, ...placed };
   });
 }

@@ -4,7 +4,8 @@ import { Tip } from '../../parts/Tip';
 import { NumberField } from './LaneHead';
 
 const ASPECTS: readonly MixSettings['aspect'][] = ['3:2', '2:3', '1:1', '4:3', '3:4', '16:9', '2:1'];
-const cell = 'flex items-center gap-2 rounded-lg border border-line bg-card px-2.5 py-1';
+const box = 'flex items-center rounded-lg border border-line bg-card px-2.5 py-1';
+const cell = `${box} gap-2`;
 
 /** The settings of a mix besides words and influences. */
 export function Settings({
@@ -51,7 +52,7 @@ export function Settings({
             className="w-full text-right"
           />
         </div>
-        <div className={`${cell} col-span-2`}>
+        <div className={`${box} col-span-2 gap-1`}>
           <span className="text-muted">Seed</span>
           <NumberField
             label="Seed"
@@ -73,7 +74,7 @@ export function Settings({
             </button>
           </Tip>
           <Tip text="How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own">
-            <span className="border-l border-line pl-2 text-muted">Spread</span>
+            <span className="border-l border-line pl-1.5 text-muted">Spread</span>
           </Tip>
           <NumberField
             label="Spread of compositions"
@@ -82,7 +83,7 @@ export function Settings({
             step={0.1}
             digits={1}
             onSave={(spread) => onChange({ ...settings, spread })}
-            className="w-8 shrink-0 text-right"
+            className="w-6 shrink-0 text-right"
           />
         </div>
         <label className={`${cell} col-span-2`}>

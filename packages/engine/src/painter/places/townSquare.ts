@@ -79,5 +79,5 @@ export const townSquare: Place = (scene, setting) => {
   if (!setting.named.has('street lamp'))
     paintThing(scene, 'street lamp', { x: W * 0.8, y: hz + 88 * u, size: 210 * u, depth: 0.18 });
   cobbles(scene, H * 0.78, false);
-  return { x: W * 0.42, y: H * 0.87, head: 47 * u, depth: 0.05, keepOut: [W * 0.67], horizon: hz };
+  return { x: W * 0.42, y: H * 0.87, head: 47 * u, depth: 0.05, left: W * 0.26, keepOut: [W * 0.67], horizon: hz };
 };
