@@ -1,7 +1,9 @@
 import { COLOUR_VALUES, mixLch, Random, type Garment, type Lch, type PersonBrief } from '@urbild/core';
 import { CAST } from './cast';
 import { CLOTH, HAIR_COLOURS, invented, seedOf } from './invented';
-import type { HairStyle, HatKind, OverKind, Person, TopKind } from './person';
+import { HATS, OVERS, type HairStyle, type HatKind, type OverKind, type Person, type TopKind } from './person';
+
+const isOne = (list: readonly string[], word: string): boolean => list.includes(word);
 
 const SKINS: Readonly<Record<'dark' | 'brown' | 'pale', Lch>> = {
   dark: [0.48, 0.08, 48],
@@ -19,7 +21,7 @@ const STYLES: Readonly<Record<string, HairStyle>> = {
   bald: 'bald',
   tousled: 'tousled',
 };
-const TOPS: Readonly<Record<string, TopKind>> = {
+const TOP_WORDS: Readonly<Record<string, TopKind>> = {
   coat: 'coat',
   raincoat: 'oilskin',
   jacket: 'jacket',
@@ -27,19 +29,6 @@ const TOPS: Readonly<Record<string, TopKind>> = {
   shirt: 'shirt',
   dress: 'dress',
 };
-const OVERS: readonly string[] = ['shawl', 'apron', 'waistcoat', 'dungarees', 'cloak'];
-const HATS: readonly string[] = [
-  'knit cap',
-  'straw hat',
-  'hat',
-  "sou'wester",
-  'top hat',
-  'beret',
-  'headscarf',
-  'flat cap',
-  'hood',
-  'crown',
-];
 const USUAL_COLOUR: Readonly<Record<string, Lch>> = {
   raincoat: COLOUR_VALUES.yellow,
   shirt: COLOUR_VALUES.beige,
@@ -149,8 +138,8 @@ function dressed(base: Person, b: PersonBrief, nth: number): Person {
 function wearing(p: Person, g: Garment, any: () => Lch): Person {
   const colour = g.colour?.lch ?? USUAL_COLOUR[g.kind] ?? any();
   const cloth = { colour, second: g.second?.lch, pattern: g.pattern };
-  if (HATS.includes(g.kind)) return { ...p, hat: { kind: g.kind as HatKind, colour } };
-  if (OVERS.includes(g.kind)) {
+  if (isOne(HATS, g.kind)) return { ...p, hat: { kind: g.kind as HatKind, colour } };
+  if (isOne(OVERS, g.kind)) {
     const over = { ...cloth, kind: g.kind as OverKind };
     return g.kind === 'dungarees'
       ? {
@@ -161,8 +150,8 @@ function wearing(p: Person, g: Garment, any: () => Lch): Person {
         }
       : { ...p, over };
   }
-  if (TOPS[g.kind]) {
-    const kind = TOPS[g.kind];
+  if (TOP_WORDS[g.kind]) {
+    const kind = TOP_WORDS[g.kind];
     const bottom: Person['bottom'] =
       kind === 'dress'
         ? { kind: 'skirt', ...cloth }

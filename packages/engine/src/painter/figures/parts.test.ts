@@ -6,36 +6,9 @@ import { Scene } from '../stage/scene';
 import type { Node, ShapeNode } from '../stage/displayList';
 import { CAST } from './cast';
 import { paintPerson, type PersonPlace } from './paintPerson';
-import type { HairStyle, HatKind, OverKind, Person, TopKind } from './person';
+import { HAIR_STYLES, HATS, OVERS, TOPS, type Person } from './person';
 
 const SIDE = 200;
-const STYLES: readonly HairStyle[] = [
-  'plait',
-  'two plaits',
-  'ponytail',
-  'short',
-  'bowl',
-  'curly',
-  'bun',
-  'long',
-  'wavy',
-  'tousled',
-  'bald',
-];
-const HATS: readonly HatKind[] = [
-  'knit cap',
-  'straw hat',
-  'hat',
-  "sou'wester",
-  'top hat',
-  'beret',
-  'headscarf',
-  'flat cap',
-  'hood',
-  'crown',
-];
-const TOPS: readonly TopKind[] = ['oilskin', 'coat', 'jacket', 'jumper', 'shirt', 'dress'];
-const OVERS: readonly OverKind[] = ['shawl', 'apron', 'waistcoat', 'dungarees', 'cloak'];
 const YAWS = [0, 34, 84, 120, 168];
 
 const person = (fields: Partial<Person>): Person => ({ ...CAST.Tove, over: undefined, ...fields });
@@ -71,7 +44,7 @@ function shapes(scene: Scene): ShapeNode[] {
   return all;
 }
 
-test.each(STYLES)('hair worn %s shows from every side', (style) => {
+test.each(HAIR_STYLES)('hair worn %s shows from every side', (style) => {
   for (const yaw of YAWS) {
     const hair = count(labelsOf(person({ hair: { style, colour: [0.4, 0.07, 50], volume: 1 } }), { yaw }), REGION.hair);
     expect(`${yaw}: ${hair > (style === 'bald' ? 20 : 300)}`).toBe(`${yaw}: true`);
@@ -79,7 +52,7 @@ test.each(STYLES)('hair worn %s shows from every side', (style) => {
 });
 
 test('from behind there is more hair and no face', () => {
-  for (const style of STYLES) {
+  for (const style of HAIR_STYLES) {
     const of = (yaw: number) => labelsOf(person({ hair: { style, colour: [0.4, 0.07, 50], volume: 1 } }), { yaw });
     expect(count(of(168), REGION.eye)).toBe(0);
     expect(count(of(0), REGION.eye)).toBeGreaterThan(10);

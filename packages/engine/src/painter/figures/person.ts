@@ -1,10 +1,35 @@
 import type { Expression, Lch, Pattern } from '@urbild/core';
 
-export type HairStyle =
-  'plait' | 'two plaits' | 'ponytail' | 'short' | 'bowl' | 'curly' | 'bun' | 'long' | 'wavy' | 'tousled' | 'bald';
+/** Ways to wear the hair. */
+export const HAIR_STYLES = [
+  'plait',
+  'two plaits',
+  'ponytail',
+  'short',
+  'bowl',
+  'curly',
+  'bun',
+  'long',
+  'wavy',
+  'tousled',
+  'bald',
+] as const;
+export type HairStyle = (typeof HAIR_STYLES)[number];
 
-export type HatKind =
-  'knit cap' | 'straw hat' | 'hat' | "sou'wester" | 'top hat' | 'beret' | 'headscarf' | 'flat cap' | 'hood' | 'crown';
+/** Hats. */
+export const HATS = [
+  'knit cap',
+  'straw hat',
+  'hat',
+  "sou'wester",
+  'top hat',
+  'beret',
+  'headscarf',
+  'flat cap',
+  'hood',
+  'crown',
+] as const;
+export type HatKind = (typeof HATS)[number];
 
 /** Cloth of a garment. */
 export interface Cloth {
@@ -13,8 +38,12 @@ export interface Cloth {
   readonly pattern?: Pattern;
 }
 
-export type TopKind = 'oilskin' | 'coat' | 'jacket' | 'jumper' | 'shirt' | 'dress';
-export type OverKind = 'shawl' | 'apron' | 'waistcoat' | 'dungarees' | 'cloak';
+/** What covers the trunk. */
+export const TOPS = ['oilskin', 'coat', 'jacket', 'jumper', 'shirt', 'dress'] as const;
+export type TopKind = (typeof TOPS)[number];
+/** What is worn over the top. */
+export const OVERS = ['shawl', 'apron', 'waistcoat', 'dungarees', 'cloak'] as const;
+export type OverKind = (typeof OVERS)[number];
 
 /** The traits of a person, in numbers (1 or 0 is usual, as said) and OKLCH colours. */
 export interface Person {

@@ -108,3 +108,23 @@ export function cobbles(scene: Scene, y: number, posts: boolean): void {
     iron.shape(ellipse(x, y - 24 * u, 9 * u, 2.5 * u), [0.4, 0.02, 260], { plain: true });
   }
 }
+
+/** A square tower with a pointed roof: middle of its foot (x, y), half its width, heights of wall and roof, px. */
+export function steeple(
+  scene: Scene,
+  [x, y]: readonly [number, number],
+  [half, wall, spire]: readonly [number, number, number],
+  depth: number,
+  [stone, roof]: readonly [Lch, Lch],
+): void {
+  scene
+    .pen({ region: REGION.building, depth })
+    .shape(wobble(rectangle(x - half, y - wall, half * 2, wall), 0.7, 14, 2), stone, { strokes: Math.PI / 2 });
+  const eaves = y - wall + half * 0.05;
+  const peak: Point[] = [
+    [x - half * 1.3, eaves],
+    [x, eaves - spire],
+    [x + half * 1.3, eaves],
+  ];
+  scene.pen({ region: REGION.roof, depth }).shape(wobble(peak, 0.7, 14, 2), roof);
+}

@@ -5,7 +5,7 @@ import { tree } from '../land/plants';
 import { paintClouds, paintSky } from '../sky/sky';
 import { REGION } from '../stage/region';
 import { paintThing } from '../things';
-import { cobbles, houseRow } from './town';
+import { cobbles, houseRow, steeple } from './town';
 import { horizonOf, type Place } from './place';
 
 /** An open square with a well, before a row of gabled houses and a tower. */
@@ -15,35 +15,10 @@ export const townSquare: Place = (scene, setting) => {
   paintSky(scene, hz, 0.78);
   paintClouds(scene, hz * 0.75);
   ridge(scene, hz, 60, 160, [0.52, 0.05, 240], 0.84);
-  const tower = scene.pen({ region: REGION.building, depth: 0.5 });
-  tower.shape(
-    wobble(
-      [
-        [W * 0.62, hz + 10 * u],
-        [W * 0.62, hz - 170 * u],
-        [W * 0.72, hz - 170 * u],
-        [W * 0.72, hz + 10 * u],
-      ],
-      0.8,
-      16,
-      2,
-    ),
+  steeple(scene, [W * 0.67, hz + 10 * u], [W * 0.05, 180 * u, 94 * u], 0.5, [
     [0.72, 0.05, 60],
-    { strokes: 1.57 },
-  );
-  scene.pen({ region: REGION.roof, depth: 0.5 }).shape(
-    wobble(
-      [
-        [W * 0.605, hz - 168 * u],
-        [W * 0.67, hz - 262 * u],
-        [W * 0.735, hz - 168 * u],
-      ],
-      0.8,
-      16,
-      2,
-    ),
     [0.5, 0.07, 165],
-  );
+  ]);
   const face = scene.pen({ region: REGION.window, depth: 0.5 });
   face.shape(ellipse(W * 0.67, hz - 138 * u, 15 * u, 15 * u), [0.93, 0.03, 88], { outline: 1.4 });
   for (const [dx, dy] of [

@@ -6,7 +6,7 @@ import { townhouse } from '../props/townhouse';
 import { paintClouds, paintSky } from '../sky/sky';
 import { REGION } from '../stage/region';
 import { paintThing } from '../things';
-import { cobbles, FRONTS, SHUTTERS, TOWN_ROOFS } from './town';
+import { cobbles, FRONTS, SHUTTERS, steeple, TOWN_ROOFS } from './town';
 import { horizonOf, type Place } from './place';
 
 /** A lane between gabled houses that grow smaller towards a church and hills. */
@@ -17,34 +17,10 @@ export const villageStreet: Place = (scene, setting) => {
   paintClouds(scene, hz * 0.8);
   ridge(scene, hz, 60, 140, [0.5, 0.06, 235], 0.84);
   treeline(scene, hz + 4 * u, 22 * u, [0.42, 0.08, 150], 0.62, 0.3, 0.7);
-  scene.pen({ region: REGION.building, depth: 0.6 }).shape(
-    wobble(
-      [
-        [W * 0.47, hz + 4 * u],
-        [W * 0.47, hz - 66 * u],
-        [W * 0.53, hz - 66 * u],
-        [W * 0.53, hz + 4 * u],
-      ],
-      0.6,
-      12,
-      1,
-    ),
+  steeple(scene, [W * 0.5, hz + 4 * u], [W * 0.03, 70 * u, 64 * u], 0.6, [
     [0.82, 0.03, 80],
-    { strokes: 1.57 },
-  );
-  scene.pen({ region: REGION.roof, depth: 0.6 }).shape(
-    wobble(
-      [
-        [W * 0.46, hz - 64 * u],
-        [W * 0.5, hz - 128 * u],
-        [W * 0.54, hz - 64 * u],
-      ],
-      0.6,
-      12,
-      1,
-    ),
     [0.45, 0.06, 250],
-  );
+  ]);
   const street: Lch = [0.64, 0.03, 72];
   scene.pen({ region: REGION.ground, depth: 0.3 }).shape(
     wobble(
