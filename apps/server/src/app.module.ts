@@ -8,6 +8,19 @@ import { LoggerModule } from 'nestjs-pino';
 import { randomUUID } from 'crypto';
 import { existsSync } from 'fs';
 import path from 'path';
+import { CastController } from './cast/cast.controller';
+import { CastService } from './cast/cast.service';
+import { CatalogueService } from './library/catalogue/catalogue.service';
+import { ImportsController } from './library/imports/imports.controller';
+import { ImportsService } from './library/imports/imports.service';
+import { LookAtService } from './library/lookAt.service';
+import { PreparationService } from './library/preparation/preparation.service';
+import { SplitService } from './library/preparation/split.service';
+import { ShelfController } from './library/shelf/shelf.controller';
+import { LooksController } from './looks/looks.controller';
+import { LooksService } from './looks/looks.service';
+import { SourcesService } from './mixes/sources.service';
+import { VisionService } from './platform/vision/vision.service';
 import { LibraryController } from './library/library.controller';
 import { LibraryService } from './library/library.service';
 import { MixesController } from './mixes/mixes.controller';
@@ -25,6 +38,7 @@ import { SeriesService } from './series/series.service';
 import { DemoService } from './studio/demo.service';
 import { StudioController } from './studio/studio.controller';
 import { TakeRenderer } from './takes/takeRenderer';
+import { GoOnService } from './takes/goOn.service';
 import { TakesController } from './takes/takes.controller';
 import { TakesService } from './takes/takes.service';
 
@@ -66,24 +80,38 @@ export class AppModule {
       ],
       controllers: [
         BlobsController,
+        CastController,
         EventsController,
+        ImportsController,
         LibraryController,
+        LooksController,
         MixesController,
         SeriesController,
+        ShelfController,
         StudioController,
         TakesController,
       ],
       providers: [
         { provide: CONFIG, useValue: config },
         BlobStore,
+        CastService,
+        CatalogueService,
         DemoService,
         EventsService,
+        ImportsService,
         JobsService,
+        GoOnService,
         LibraryService,
+        LookAtService,
+        LooksService,
         MixesService,
+        PreparationService,
         SeriesService,
+        SourcesService,
+        SplitService,
         TakeRenderer,
         TakesService,
+        VisionService,
         WorkersService,
       ],
       exports: [CONFIG],

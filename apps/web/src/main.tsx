@@ -12,7 +12,10 @@ import { NoticeProvider } from './parts/notices';
 import { TopBar } from './parts/TopBar';
 import './theme/theme.css';
 import { BenchView } from './views/bench/BenchView';
+import { CastView } from './views/cast/CastView';
+import { KeepersView } from './views/library/KeepersView';
 import { LibraryView } from './views/library/LibraryView';
+import { LooksView } from './views/looks/LooksView';
 import { SeriesView } from './views/series/SeriesView';
 
 const client = new QueryClient({
@@ -39,6 +42,9 @@ const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="/library" replace /> },
       { path: 'library', element: <LibraryView /> },
+      { path: 'library/keepers', element: <KeepersView /> },
+      { path: 'looks/:lookId?', element: <LooksView /> },
+      { path: 'cast/:characterId?', element: <CastView /> },
       { path: 'bench/:mixId?', element: <BenchView /> },
       { path: 'series/:seriesId?', element: <SeriesView /> },
       { path: '*', element: <Navigate to="/library" replace /> },

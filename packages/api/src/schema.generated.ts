@@ -1,5 +1,165 @@
 /** Made by npm run api:types; do not edit. */
 export interface paths {
+    "/api/v1/cast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CastController_list"];
+        put?: never;
+        post: operations["CastController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CastController_candidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/pick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CastController_pick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CastController_get"];
+        put?: never;
+        post?: never;
+        delete: operations["CastController_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["CastController_change"];
+        trace?: never;
+    };
+    "/api/v1/cast/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CastController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/{id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CastController_read"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ImportsController_list"];
+        put?: never;
+        post: operations["ImportsController_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/from-take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ImportsController_takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/decide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ImportsController_decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ImportsController_clear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/references": {
         parameters: {
             query?: never;
@@ -7,9 +167,57 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["LibraryController_list"];
+        get: operations["LibraryController_many"];
         put?: never;
         post: operations["LibraryController_bringIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LibraryController_search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LibraryController_changeMany"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LibraryController_undo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -42,6 +250,198 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["LibraryController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/{id}/gives": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LibraryController_gives"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/{id}/preparation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["LibraryController_prepare"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["LibraryController_correct"];
+        trace?: never;
+    };
+    "/api/v1/references/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LibraryController_versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/{id}/versions/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LibraryController_goBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/references/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LibraryController_split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LooksController_list"];
+        put?: never;
+        post: operations["LooksController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/looks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LooksController_get"];
+        put?: never;
+        post?: never;
+        delete: operations["LooksController_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["LooksController_change"];
+        trace?: never;
+    };
+    "/api/v1/looks/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LooksController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/looks/{id}/duplicate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LooksController_duplicate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/looks/{id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LooksController_read"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/looks/{id}/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LooksController_sample"];
         delete?: never;
         options?: never;
         head?: never;
@@ -160,6 +560,38 @@ export interface paths {
         patch: operations["SeriesController_changeShot"];
         trace?: never;
     };
+    "/api/v1/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ShelfController_list"];
+        put?: never;
+        post: operations["ShelfController_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["ShelfController_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/studio": {
         parameters: {
             query?: never;
@@ -186,6 +618,38 @@ export interface paths {
         get: operations["TakesController_list"];
         put?: never;
         post: operations["TakesController_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/keepers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_keepers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/made-with/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_madeWith"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -224,17 +688,168 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/takes/{id}/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_mixOf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /** @enum {string} */
+        Slot: "front" | "three-quarter" | "side" | "full figure" | "expression" | "outfit";
+        SheetItemDto: {
+            referenceId: string;
+            slot: components["schemas"]["Slot"];
+        };
+        /** @enum {string} */
+        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";
+        TraitDto: {
+            name: components["schemas"]["TraitName"];
+            /** @example #b5653a */
+            colour?: string;
+            /** @description 1 is usual */
+            number?: number;
+            choice?: string;
+            /** @description the colour in a word */
+            word?: string;
+            /** @description 0..1 */
+            confidence?: number;
+            /** @description set by a person: new pictures do not change it */
+            locked?: boolean;
+        };
+        CharacterDto: {
+            id: string;
+            name: string;
+            /** @example person */
+            species: string;
+            description: string;
+            items: components["schemas"]["SheetItemDto"][];
+            usualWeight: number;
+            /** @description what a person corrected */
+            corrected: components["schemas"]["TraitDto"][];
+            updatedAt: string;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewCharacterDto: {
+            species?: string;
+            description?: string;
+            items?: components["schemas"]["SheetItemDto"][];
+            usualWeight?: number;
+            corrected?: components["schemas"]["TraitDto"][];
+            name: string;
+        };
+        DescribeDto: {
+            /** @description who it is, in words */
+            description: string;
+        };
+        CandidateDto: {
+            hash: string;
+            pictureUrl: string;
+        };
+        PickDto: {
+            hash: string;
+            name: string;
+            description: string;
+        };
+        ChangeCharacterDto: {
+            species?: string;
+            description?: string;
+            items?: components["schemas"]["SheetItemDto"][];
+            usualWeight?: number;
+            corrected?: components["schemas"]["TraitDto"][];
+            version: number;
+            name?: string;
+        };
+        SheetReadingDto: {
+            referenceId: string;
+            traits: components["schemas"]["TraitDto"][];
+        };
+        CharacterReadingDto: {
+            traits: components["schemas"]["TraitDto"][];
+            pictures: components["schemas"]["SheetReadingDto"][];
+            /** @description 0..1 */
+            agreement: number;
+            /** @description the picture that falls out */
+            odd?: string;
+            advice: string[];
+            /** @description pictures that nobody has looked at yet */
+            waiting: number;
+        };
+        /** @enum {string} */
+        ImportState: "waiting" | "reading" | "done" | "question" | "refused" | "skipped";
+        /** @enum {string} */
         Kind: "style" | "character" | "face" | "image";
+        /** @enum {string} */
+        RightsKind: "own work" | "licensed" | "supplied by client" | "personal use only" | "not cleared";
+        RightsDto: {
+            kind: components["schemas"]["RightsKind"];
+            /**
+             * @description last day of a licence
+             * @example 2027-05-31
+             */
+            until?: string;
+            credit?: string;
+            source?: string;
+        };
         SwatchDto: {
             /** @example #4a6f8c */
             colour: string;
             /** @description part of the picture, 0..1 */
             weight: number;
+        };
+        BoxDto: {
+            left: number;
+            top: number;
+            right: number;
+            bottom: number;
+        };
+        PreparationDto: {
+            /** @description the part that matters; the whole picture when absent */
+            focus?: components["schemas"]["BoxDto"];
+            sharpen: number;
+            /** @description fill a plain background with the colours of the subject */
+            cutOut: boolean;
+            /** @description lay transparency over white */
+            flatten: boolean;
+        };
+        /** @enum {string} */
+        CheckId: "too small" | "fake resolution" | "blurred" | "face cut off" | "face covered" | "face turned away" | "face too small" | "transparency" | "plain background" | "collage" | "text" | "too dark" | "burnt" | "flat" | "near double";
+        /** @enum {string} */
+        Severity: "serious" | "warning" | "note";
+        /** @enum {string} */
+        CheckMend: "sharpen" | "focus face" | "cut out" | "flatten" | "split" | "show double";
+        CheckDto: {
+            id: components["schemas"]["CheckId"];
+            severity: components["schemas"]["Severity"];
+            reason: string;
+            mend?: components["schemas"]["CheckMend"];
+        };
+        /** @enum {string} */
+        CheckState: "fine" | "warning" | "serious";
+        /** @enum {string} */
+        VisionState: "waiting" | "done" | "needs-box" | "unavailable";
+        MetadataDto: {
+            title?: string;
+            creator?: string;
+            credit?: string;
+            rights?: string;
+            taken?: string;
+            /** @description how the picture was made, if a machine had a part in it */
+            aiSource?: string;
         };
         ReferenceDto: {
             id: string;
@@ -242,51 +857,284 @@ export interface components {
             title: string;
             tags: string[];
             notes: string;
+            /** @description 0 (none) .. 5 */
+            rating: number;
+            favourite: boolean;
+            rights: components["schemas"]["RightsDto"];
             /** @description px, as it came */
             width: number;
             /** @description px, as it came */
             height: number;
             /** @example jpeg */
             format: string;
-            /** @description address of the sRGB picture */
+            /** @description address of the picture as it came, upright, in sRGB */
+            sourceUrl: string;
+            /** @description address of the picture that the engine gets */
             pictureUrl: string;
             /** @description address of a small version */
             thumbnailUrl: string;
+            /** @description what it looks like, for those who cannot see it */
+            alt: string;
             swatches: components["schemas"]["SwatchDto"][];
+            preparation: components["schemas"]["PreparationDto"];
+            checks: components["schemas"]["CheckDto"][];
+            checkState: components["schemas"]["CheckState"];
+            visionState: components["schemas"]["VisionState"];
+            /**
+             * @description the view of its face
+             * @example three-quarter
+             */
+            view?: string;
+            /** @description prompts that could have made it */
+            prompts: string[];
+            metadata: components["schemas"]["MetadataDto"];
             /** @description mixes that use it */
             usedIn: number;
+            /** @description was put away */
+            away: boolean;
             createdAt: string;
             /** @description to be sent with every change */
             version: number;
+        };
+        ImportFileDto: {
+            id: string;
+            name: string;
+            state: components["schemas"]["ImportState"];
+            /** @description why it was refused */
+            reason?: string;
+            referenceId?: string;
+            /** @description address of the file as it came */
+            fileUrl: string;
+            /**
+             * @description how sure it is that it is a double
+             * @enum {string}
+             */
+            twinIs?: "the same file" | "nearly the same";
+            /** @description the reference that it is a double of */
+            twin?: components["schemas"]["ReferenceDto"];
+        };
+        FromTakeDto: {
+            takeId: string;
+            kind?: components["schemas"]["Kind"];
+        };
+        /** @enum {string} */
+        Decision: "keep both" | "replace" | "skip";
+        DecideDto: {
+            ids: string[];
+            decision: components["schemas"]["Decision"];
+        };
+        /** @enum {string} */
+        Sort: "newest" | "oldest" | "title" | "rating" | "used" | "likeness";
+        FacetsDto: {
+            kind: {
+                [key: string]: number;
+            };
+            tag: {
+                [key: string]: number;
+            };
+            rights: {
+                [key: string]: number;
+            };
+            state: {
+                [key: string]: number;
+            };
+            look: {
+                [key: string]: number;
+            };
+            character: {
+                [key: string]: number;
+            };
+            favourite: number;
+            unused: number;
+            away: number;
+        };
+        SearchDto: {
+            total: number;
+            /** @description references in the studio */
+            all: number;
+            ids: string[];
+            /** @description width / height */
+            aspects: number[];
+            facets: components["schemas"]["FacetsDto"];
+            /** @description milliseconds */
+            took: number;
         };
         ImportedDto: {
             reference: components["schemas"]["ReferenceDto"];
             /** @description the same file was in the library already */
             duplicate: boolean;
         };
-        ChangeReferenceDto: {
-            version: number;
+        BulkChangeDto: {
             kind?: components["schemas"]["Kind"];
+            rating?: number;
+            favourite?: boolean;
+            rights?: components["schemas"]["RightsDto"];
+            ids: string[];
+            addTags?: string[];
+            removeTags?: string[];
+            /** @description put away (true) or bring back (false) */
+            away?: boolean;
+        };
+        RememberedDto: {
+            kind?: components["schemas"]["Kind"];
+            rating?: number;
+            favourite?: boolean;
+            rights?: components["schemas"]["RightsDto"];
+            id: string;
+            tags: string[];
+            away: boolean;
+        };
+        BulkChangedDto: {
+            changed: number;
+            before: components["schemas"]["RememberedDto"][];
+        };
+        BulkUndoDto: {
+            before: components["schemas"]["RememberedDto"][];
+        };
+        ChangeReferenceDto: {
+            kind?: components["schemas"]["Kind"];
+            rating?: number;
+            favourite?: boolean;
+            rights?: components["schemas"]["RightsDto"];
+            version: number;
             title?: string;
             tags?: string[];
             notes?: string;
         };
-        /** @enum {string} */
-        Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
-        MixSettingsDto: {
-            aspect: components["schemas"]["Aspect"];
-            seed: number;
-            /** @description multiplies every reference; 1 is neutral */
-            balance: number;
-            /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
-            spread?: number;
+        HorizonDto: {
+            /** @description 0 top .. 1 bottom */
+            at: number;
+            /** @description 0..1 */
+            confidence: number;
+            byHand: boolean;
         };
+        FaceDto: {
+            box: components["schemas"]["BoxDto"];
+            score: number;
+            /** @description turn in degrees */
+            yaw?: number;
+            roll?: number;
+            /** @description part outside the picture */
+            outside?: number;
+            covered?: number;
+            byHand?: boolean;
+        };
+        JointDto: {
+            name: string;
+            x: number;
+            y: number;
+            score: number;
+        };
+        GivesDto: {
+            pictureUrl: string;
+            /** @description px */
+            width: number;
+            /** @description px */
+            height: number;
+            linesUrl: string;
+            /** @description a line drawing already: its lines are taken as they are */
+            isLineDrawing: boolean;
+            depthUrl: string;
+            massesUrl: string;
+            shapeUrl: string;
+            /** @description two-valued enough to be a shape */
+            isShape: boolean;
+            horizon: components["schemas"]["HorizonDto"];
+            faces: components["schemas"]["FaceDto"][];
+            joints: components["schemas"]["JointDto"][];
+            /** @description a first proposal of the focus */
+            proposedFocus: components["schemas"]["BoxDto"];
+        };
+        PrepareDto: {
+            version: number;
+            preparation: components["schemas"]["PreparationDto"];
+        };
+        HexSwatchDto: {
+            /** @example #4a6f8c */
+            colour: string;
+            weight: number;
+        };
+        CorrectDto: {
+            version: number;
+            faces?: components["schemas"]["FaceDto"][];
+            joints?: components["schemas"]["JointDto"][];
+            /** @description 0 top .. 1 bottom; -1 goes back to what was read */
+            horizon?: number;
+            swatches?: components["schemas"]["HexSwatchDto"][];
+        };
+        ReferenceVersionDto: {
+            number: number;
+            at: string;
+            /** @example prepared */
+            why: string;
+            thumbnailUrl: string;
+            current: boolean;
+        };
+        LookItemDto: {
+            referenceId: string;
+            weight: number;
+        };
+        LookDto: {
+            id: string;
+            name: string;
+            notes: string;
+            items: components["schemas"]["LookItemDto"][];
+            /** @description new mixes begin with it */
+            isDefault: boolean;
+            /** @description the take that shows a sample drawn with it */
+            sampleTakeId?: string;
+            updatedAt: string;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewLookDto: {
+            notes?: string;
+            items?: components["schemas"]["LookItemDto"][];
+            name: string;
+        };
+        ChangeLookDto: {
+            notes?: string;
+            items?: components["schemas"]["LookItemDto"][];
+            version: number;
+            name?: string;
+            isDefault?: boolean;
+        };
+        LookPointDto: {
+            referenceId: string;
+            /** @description -1..1 */
+            x: number;
+            /** @description -1..1 */
+            y: number;
+            /** @description distance to the others, over what is usual in this look */
+            off: number;
+        };
+        LookReadingDto: {
+            /** @description 0 a heap .. 1 of one piece */
+            coherence: number;
+            /** @description the picture that does not belong */
+            stranger?: string;
+            map: components["schemas"]["LookPointDto"][];
+            swatches: components["schemas"]["SwatchDto"][];
+            advice: string[];
+        };
+        /** @enum {string} */
+        TakeStatus: "queued" | "rendering" | "done" | "failed" | "cancelled";
+        /** @enum {string} */
+        Quality: "draft" | "proof" | "print";
+        /**
+         * @description a reference when absent
+         * @enum {string}
+         */
+        SourceKind: "reference" | "look" | "character";
         /** @enum {string} */
         Gives: "everything" | "look" | "palette" | "light" | "layout" | "shape" | "pose" | "place" | "thing" | "character" | "face" | "outfit";
         /** @enum {string} */
         Reading: "hint" | "loose" | "normal" | "close";
         MixInfluenceDto: {
             id: string;
+            /** @description a reference when absent */
+            of?: components["schemas"]["SourceKind"];
+            /** @description id of the reference, look or character */
             referenceId: string;
             gives: components["schemas"]["Gives"];
             weight: number;
@@ -295,36 +1143,6 @@ export interface components {
             reading: components["schemas"]["Reading"];
             on: boolean;
         };
-        MixDto: {
-            id: string;
-            name: string;
-            prompt: string;
-            avoid: string;
-            settings: components["schemas"]["MixSettingsDto"];
-            influences: components["schemas"]["MixInfluenceDto"][];
-            updatedAt: string;
-            /** @description to be sent with every change */
-            version: number;
-        };
-        NewMixDto: {
-            name?: string;
-            prompt?: string;
-            avoid?: string;
-            settings?: components["schemas"]["MixSettingsDto"];
-            influences?: components["schemas"]["MixInfluenceDto"][];
-        };
-        ChangeMixDto: {
-            name?: string;
-            prompt?: string;
-            avoid?: string;
-            settings?: components["schemas"]["MixSettingsDto"];
-            influences?: components["schemas"]["MixInfluenceDto"][];
-            version: number;
-        };
-        /** @enum {string} */
-        TakeStatus: "queued" | "rendering" | "done" | "failed" | "cancelled";
-        /** @enum {string} */
-        Quality: "draft" | "proof" | "print";
         ControlDto: {
             id: string;
             pictureUrl?: string;
@@ -377,6 +1195,42 @@ export interface components {
             createdAt: string;
             version: number;
         };
+        /** @enum {string} */
+        Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
+        MixSettingsDto: {
+            aspect: components["schemas"]["Aspect"];
+            seed: number;
+            /** @description multiplies every reference; 1 is neutral */
+            balance: number;
+            /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
+            spread?: number;
+        };
+        MixDto: {
+            id: string;
+            name: string;
+            prompt: string;
+            avoid: string;
+            settings: components["schemas"]["MixSettingsDto"];
+            influences: components["schemas"]["MixInfluenceDto"][];
+            updatedAt: string;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewMixDto: {
+            name?: string;
+            prompt?: string;
+            avoid?: string;
+            settings?: components["schemas"]["MixSettingsDto"];
+            influences?: components["schemas"]["MixInfluenceDto"][];
+        };
+        ChangeMixDto: {
+            name?: string;
+            prompt?: string;
+            avoid?: string;
+            settings?: components["schemas"]["MixSettingsDto"];
+            influences?: components["schemas"]["MixInfluenceDto"][];
+            version: number;
+        };
         ShotDto: {
             id: string;
             position: number;
@@ -419,6 +1273,21 @@ export interface components {
             prompt?: string;
             seed?: number;
         };
+        /** @enum {string} */
+        ShelfKind: "search" | "phrase";
+        ShelfItemDto: {
+            kind: components["schemas"]["ShelfKind"];
+            name: string;
+            /** @description the query string of a search, or the words of a phrase */
+            text: string;
+            id: string;
+        };
+        NewShelfItemDto: {
+            kind: components["schemas"]["ShelfKind"];
+            name: string;
+            /** @description the query string of a search, or the words of a phrase */
+            text: string;
+        };
         EngineDto: {
             name: string;
             version: string;
@@ -459,12 +1328,319 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    LibraryController_list: {
+    CastController_list: {
         parameters: {
-            query?: {
-                kind?: components["schemas"]["Kind"];
-                /** @description all of them must occur in title, tags or notes */
-                words?: string;
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"][];
+                };
+            };
+        };
+    };
+    CastController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCharacterDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DescribeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateDto"][];
+                };
+            };
+        };
+    };
+    CastController_pick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CastController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeCharacterDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterReadingDto"];
+                };
+            };
+        };
+    };
+    ImportsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportFileDto"][];
+                };
+            };
+        };
+    };
+    ImportsController_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                    /** @enum {string} */
+                    kind?: "style" | "character" | "face" | "image";
+                    title?: string;
+                    /** Format: uuid */
+                    id?: string;
+                };
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportFileDto"];
+                };
+            };
+        };
+    };
+    ImportsController_takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromTakeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportFileDto"];
+                };
+            };
+        };
+    };
+    ImportsController_decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecideDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportFileDto"][];
+                };
+            };
+        };
+    };
+    ImportsController_clear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LibraryController_many: {
+        parameters: {
+            query: {
+                /** @description at most 200 ids with commas between them */
+                ids: string;
             };
             header?: never;
             path?: never;
@@ -507,6 +1683,92 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportedDto"];
+                };
+            };
+        };
+    };
+    LibraryController_search: {
+        parameters: {
+            query?: {
+                /** @description all of them must occur in title, tags, notes or what the picture shows */
+                words?: string;
+                kind?: components["schemas"]["Kind"];
+                tag?: string;
+                rights?: components["schemas"]["RightsKind"];
+                state?: components["schemas"]["CheckState"];
+                rating?: number;
+                favourite?: boolean;
+                look?: string;
+                character?: string;
+                used?: "used" | "unused";
+                /** @description only what was put away */
+                away?: boolean;
+                colour?: string;
+                /** @description how far off in OKLab; 0.08 when absent */
+                tolerance?: number;
+                /** @description id of a reference: only what is like it, best first */
+                like?: string;
+                by?: "content" | "style";
+                sort?: components["schemas"]["Sort"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SearchDto"];
+                };
+            };
+        };
+    };
+    LibraryController_changeMany: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BulkChangeDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChangedDto"];
+                };
+            };
+        };
+    };
+    LibraryController_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BulkUndoDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BulkChangedDto"];
                 };
             };
         };
@@ -593,6 +1855,335 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReferenceDto"];
+                };
+            };
+        };
+    };
+    LibraryController_gives: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivesDto"];
+                };
+            };
+        };
+    };
+    LibraryController_prepare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrepareDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceDto"];
+                };
+            };
+        };
+    };
+    LibraryController_correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceDto"];
+                };
+            };
+        };
+    };
+    LibraryController_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceVersionDto"][];
+                };
+            };
+        };
+    };
+    LibraryController_goBack: {
+        parameters: {
+            query: {
+                /** @description the version of the reference that this is based on */
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceDto"];
+                };
+            };
+        };
+    };
+    LibraryController_split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportFileDto"][];
+                };
+            };
+        };
+    };
+    LooksController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookDto"][];
+                };
+            };
+        };
+    };
+    LooksController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewLookDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookDto"];
+                };
+            };
+        };
+    };
+    LooksController_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookDto"];
+                };
+            };
+        };
+    };
+    LooksController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LooksController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeLookDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookDto"];
+                };
+            };
+        };
+    };
+    LooksController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookDto"];
+                };
+            };
+        };
+    };
+    LooksController_duplicate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookDto"];
+                };
+            };
+        };
+    };
+    LooksController_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookReadingDto"];
+                };
+            };
+        };
+    };
+    LooksController_sample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
                 };
             };
         };
@@ -863,6 +2454,67 @@ export interface operations {
             };
         };
     };
+    ShelfController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfItemDto"][];
+                };
+            };
+        };
+    };
+    ShelfController_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewShelfItemDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfItemDto"];
+                };
+            };
+        };
+    };
+    ShelfController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     StudioController_get: {
         parameters: {
             query?: never;
@@ -922,6 +2574,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_keepers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
+    TakesController_madeWith: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
                 };
             };
         };
@@ -1008,6 +2700,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_mixOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixDto"];
                 };
             };
         };

@@ -163,9 +163,9 @@ export class BuiltInEngine implements Engine {
         plan.colour[k] > 0 || plan.layout[k] > 0 || plan.levels.some((l) => l.surface[k] > 0 || l.literal[k] > 0);
       if (!heard) continue;
       const total = influence.pictures.reduce((s, p) => s + p.weight, 0);
-      for (const { content, weight } of influence.pictures) {
+      for (const { content, weight, horizon } of influence.pictures) {
         if (weight > 0)
-          references.push({ influence: k, part: weight / total, content, picture: await pictures(content) });
+          references.push({ influence: k, part: weight / total, content, picture: await pictures(content), horizon });
       }
     }
     return references;
@@ -179,7 +179,7 @@ function layoutHints(plan: SynthesisPlan, references: readonly ReferenceInput[])
   for (const r of references) {
     const pull = plan.layout[r.influence] * r.part;
     if (pull <= 0) continue;
-    const horizon = findHorizon(r.picture);
+    const horizon = r.horizon === undefined ? findHorizon(r.picture) : { at: r.horizon, confidence: 1 };
     share += pull * horizon.confidence;
     at += pull * horizon.confidence * horizon.at;
   }

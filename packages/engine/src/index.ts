@@ -6,3 +6,5 @@ export { REGION, isFigure, type Region } from './painter/stage/region';
 export * from './engine';
 export * from './request';
 export { planSynthesis, type ReadInfluence, type ShareRecord, type SynthesisPlan } from './synthesis/plan';
+export { frameOfBox, frameOfMesh, type FaceFrame } from './traits/frame';
+export { readTraits, type ReadTraits } from './traits/readTraits';

@@ -4,6 +4,8 @@ import { GIVES, READINGS, TYPED_MAX_WEIGHT, type Gives, type Reading } from '@ur
 export interface RequestPicture {
   readonly content: string;
   readonly weight: number;
+  /** Where a person put its horizon, 0 top .. 1 bottom; read from the picture when absent. */
+  readonly horizon?: number;
 }
 
 /** One influence of a request; numbers as in core's Influence. */
@@ -87,6 +89,9 @@ function readInfluence(json: unknown, at: string): RequestInfluence {
       return {
         content: text(picture, 'content', undefined, `${at}.pictures[${k}]`),
         weight: number(picture, 'weight', 0, 4, 1, `${at}.pictures[${k}]`),
+        ...(picture.horizon === undefined
+          ? {}
+          : { horizon: number(picture, 'horizon', 0, 1, 0.5, `${at}.pictures[${k}]`) }),
       };
     }),
   };

@@ -3,39 +3,71 @@ import {
   Controller,
   Delete,
   Get,
+  Header,
   HttpCode,
   Param,
+  ParseIntPipe,
   Patch,
   Post,
+  Put,
   Query,
+  Res,
   UploadedFile,
   UseInterceptors,
 } from '@nestjs/common';
 import { FileInterceptor } from '@nestjs/platform-express';
-import { ApiBody, ApiConsumes, ApiOkResponse, ApiCreatedResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
-import path from 'path';
+import { ApiBody, ApiConsumes, ApiCreatedResponse, ApiOkResponse, ApiQuery, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import { Problem } from '../platform/problems/problem';
+import { CatalogueService } from './catalogue/catalogue.service';
+import { catalogueQuery, SearchDto, SearchQueryDto } from './catalogue/search.dto';
+import { titleFrom } from './fileNames';
+import { ImportFileDto } from './imports/import.dto';
 import { LibraryService } from './library.service';
-import { ChangeReferenceDto, ImportedDto, ImportFieldsDto, ReferenceDto } from './reference.dto';
-import { KINDS, type Kind } from './reference.entity';
+import { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation/preparation.dto';
+import { PreparationService } from './preparation/preparation.service';
+import { SplitService } from './preparation/split.service';
+import {
+  BulkChangedDto,
+  BulkChangeDto,
+  BulkUndoDto,
+  ChangeReferenceDto,
+  ImportedDto,
+  ImportFieldsDto,
+  ReferenceDto,
+} from './reference.dto';
+import { KINDS } from './reference.entity';
 
 @ApiTags('library')
 @Controller('references')
 export class LibraryController {
-  constructor(private readonly library: LibraryService) {}
+  constructor(
+    private readonly library: LibraryService,
+    private readonly catalogue: CatalogueService,
+    private readonly preparation: PreparationService,
+    private readonly splitting: SplitService,
+  ) {}
 
+  /** Some references by id. */
   @Get()
-  @ApiQuery({ name: 'kind', enum: KINDS, enumName: 'Kind', required: false })
-  @ApiQuery({ name: 'words', required: false, description: 'all of them must occur in title, tags or notes' })
+  @ApiQuery({ name: 'ids', description: 'at most 200 ids with commas between them' })
   @ApiOkResponse({ type: [ReferenceDto] })
-  list(@Query('kind') kind?: string, @Query('words') words?: string): Promise<ReferenceDto[]> {
-    if (kind !== undefined && !(KINDS as readonly string[]).includes(kind)) {
-      throw Problem.invalid([{ field: 'kind', message: `kind must be one of ${KINDS.join(', ')}` }]);
-    }
-    return this.library.list({ kind: kind as Kind | undefined, words: words?.slice(0, 400) });
+  many(@Query('ids') ids?: string): Promise<ReferenceDto[]> {
+    const wanted = (ids ?? '').split(',').filter(Boolean);
+    if (wanted.length > 200) throw Problem.invalid([{ field: 'ids', message: 'ids: at most 200 at once' }]);
+    return this.library.many(wanted);
   }
 
-  /** Brings in one picture file (PNG, JPEG, WebP, AVIF, TIFF, GIF; at most 40 MB and 100 megapixels). */
+  /** Finds references: all that match, as ids, with counts for narrowing further. */
+  @Get('search')
+  @ApiOkResponse({ type: SearchDto })
+  @Header('content-type', 'application/json')
+  async search(@Query() query: SearchQueryDto, @Res() response: Response): Promise<void> {
+    const json = await this.catalogue.search(catalogueQuery(query), query.words);
+    response.end(Buffer.from(json.buffer, json.byteOffset, json.byteLength));
+  }
+
+  /** Brings in one picture file (PNG, JPEG, WebP, AVIF, TIFF, GIF; at most 40 MB and 100 megapixels) and waits for it. */
   @Post()
   @UseInterceptors(FileInterceptor('file'))
   @ApiConsumes('multipart/form-data')
@@ -57,6 +89,22 @@ export class LibraryController {
   ): Promise<ImportedDto> {
     if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
     return this.library.bringIn(file.path, { kind: fields.kind, title: fields.title ?? titleFrom(file.originalname) });
+  }
+
+  /** One change to many references; the answer says how to undo it. */
+  @Post('change')
+  @HttpCode(200)
+  @ApiOkResponse({ type: BulkChangedDto })
+  changeMany(@Body() change: BulkChangeDto): Promise<BulkChangedDto> {
+    return this.library.changeMany(change);
+  }
+
+  /** Puts back what a change of many had changed. */
+  @Post('undo')
+  @HttpCode(200)
+  @ApiOkResponse({ type: BulkChangedDto })
+  undo(@Body() { before }: BulkUndoDto): Promise<BulkChangedDto> {
+    return this.library.undoMany(before);
   }
 
   @Get(':id')
@@ -83,11 +131,51 @@ export class LibraryController {
   restore(@Param('id') id: string): Promise<ReferenceDto> {
     return this.library.restore(id);
   }
-}
 
-/** A file name as a title: no folder, no ending, spaces for dashes. Browsers send names as UTF-8. */
-export function titleFrom(fileName: string): string {
-  const name = path.basename(Buffer.from(fileName, 'latin1').toString('utf8').replace(/\\/g, '/'));
-  const words = path.parse(name).name.replace(/[_-]+/g, ' ').replace(/\s+/g, ' ').trim();
-  return (words || 'Untitled').slice(0, 200);
+  /** What the engine gets of it, for every way of using it. */
+  @Get(':id/gives')
+  @ApiOkResponse({ type: GivesDto })
+  gives(@Param('id') id: string): Promise<GivesDto> {
+    return this.preparation.gives(id);
+  }
+
+  /** Sets focus, sharpening, cut-out and flattening. */
+  @Put(':id/preparation')
+  @ApiOkResponse({ type: ReferenceDto })
+  prepare(@Param('id') id: string, @Body() wish: PrepareDto): Promise<ReferenceDto> {
+    return this.preparation.prepare(id, wish);
+  }
+
+  /** Sets right by hand what was read: faces, joints, horizon, palette. */
+  @Patch(':id/corrections')
+  @ApiOkResponse({ type: ReferenceDto })
+  correct(@Param('id') id: string, @Body() wish: CorrectDto): Promise<ReferenceDto> {
+    return this.preparation.correct(id, wish);
+  }
+
+  @Get(':id/versions')
+  @ApiOkResponse({ type: [ReferenceVersionDto] })
+  versions(@Param('id') id: string): Promise<ReferenceVersionDto[]> {
+    return this.preparation.versions(id);
+  }
+
+  /** Makes an earlier version the newest. */
+  @Post(':id/versions/:number')
+  @HttpCode(200)
+  @ApiQuery({ name: 'version', description: 'the version of the reference that this is based on' })
+  @ApiOkResponse({ type: ReferenceDto })
+  goBack(
+    @Param('id') id: string,
+    @Param('number', ParseIntPipe) number: number,
+    @Query('version', ParseIntPipe) version: number,
+  ): Promise<ReferenceDto> {
+    return this.preparation.goBack(id, number, version);
+  }
+
+  /** Splits a collage into its single pictures, which come in as files do. */
+  @Post(':id/split')
+  @ApiCreatedResponse({ type: [ImportFileDto] })
+  split(@Param('id') id: string): Promise<ImportFileDto[]> {
+    return this.splitting.split(id);
+  }
 }

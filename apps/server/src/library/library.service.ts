@@ -1,16 +1,27 @@
-import { EntityManager } from '@mikro-orm/core';
+import { EntityManager } from '@mikro-orm/better-sqlite';
+import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
+import { UNPREPARED } from '@urbild/core';
 import { createHash, randomUUID } from 'crypto';
 import { createReadStream } from 'fs';
 import { rm } from 'fs/promises';
-import { MixEntity } from '../mixes/mix.entity';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { EventsService } from '../platform/events/events.service';
+import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
+import type { IngestResult } from '../platform/workers/tasks';
 import { TaskFailed, WorkersService } from '../platform/workers/workers.service';
-import { toReferenceDto, type ChangeReferenceDto, type ImportedDto, type ReferenceDto } from './reference.dto';
-import { ReferenceEntity, type Kind, type Reference } from './reference.entity';
+import {
+  toReferenceDto,
+  type BulkChangeDto,
+  type BulkChangedDto,
+  type ChangeReferenceDto,
+  type ImportedDto,
+  type ReferenceDto,
+  type RememberedDto,
+} from './reference.dto';
+import { ReferenceEntity, VectorEntity, type Kind, type Reference } from './reference.entity';
 
 /** What is known of a picture before it is read. */
 export interface NewReference {
@@ -20,19 +31,17 @@ export interface NewReference {
   readonly demoKey?: string;
 }
 
-/** How a list of references is narrowed. */
-export interface ReferenceFilter {
-  readonly kind?: Kind;
-  readonly words?: string;
-}
+/** How many references are answered at once. */
+const AT_ONCE = 200;
 
-/** The library: bringing pictures in, changing what is said of them, finding them. */
+/** The library: bringing pictures in, changing what is said of them, putting them away. Finding is the catalogue's matter. */
 @Injectable()
 export class LibraryService {
   constructor(
     private readonly em: EntityManager,
     private readonly blobs: BlobStore,
     private readonly workers: WorkersService,
+    private readonly jobs: JobsService,
     private readonly events: EventsService,
   ) {}
 
@@ -44,34 +53,10 @@ export class LibraryService {
     try {
       const originalHash = await hashFile(file);
       const twin = await this.em.findOne(ReferenceEntity, { originalHash, deletedAt: null });
-      if (twin) return { reference: toReferenceDto(twin, await this.uses(twin.id)), duplicate: true };
-      const read = await this.workers.ingest({ file });
-      const [pictureHash, thumbnailHash, descriptorsHash] = await Promise.all([
-        this.blobs.put(read.picture),
-        this.blobs.put(read.thumbnail),
-        this.blobs.put(read.descriptors),
-      ]);
+      if (twin) return { reference: await this.present(twin), duplicate: true };
+      const read = await this.workers.ingest({ file, of: about.kind });
       await this.blobs.adopt(file, originalHash);
-      const reference = this.em.create(ReferenceEntity, {
-        id: randomUUID(),
-        kind: about.kind ?? 'image',
-        title: about.title,
-        tags: about.tags ?? [],
-        notes: '',
-        originalHash,
-        pictureHash,
-        thumbnailHash,
-        descriptorsHash,
-        format: read.format,
-        width: read.width,
-        height: read.height,
-        swatches: [...read.swatches],
-        demoKey: about.demoKey ?? null,
-        createdAt: new Date(),
-        version: 1,
-      });
-      await this.em.flush();
-      this.events.publish({ type: 'reference', id: reference.id });
+      const reference = await this.add(originalHash, read, about);
       return { reference: toReferenceDto(reference, 0), duplicate: false };
     } catch (error) {
       if (error instanceof TaskFailed) {
@@ -83,24 +68,84 @@ export class LibraryService {
     }
   }
 
-  async list({ kind, words }: ReferenceFilter): Promise<ReferenceDto[]> {
-    const references = await this.em.find(
-      ReferenceEntity,
-      { deletedAt: null, ...(kind ? { kind } : {}) },
-      { orderBy: { createdAt: 'desc', id: 'asc' } },
-    );
-    const wanted = (words ?? '').toLowerCase().split(/\s+/).filter(Boolean);
-    const uses = await this.usesOfAll();
-    return references
-      .filter((r) => {
-        const text = `${r.title} ${r.tags.join(' ')} ${r.notes}`.toLowerCase();
-        return wanted.every((w) => text.includes(w));
-      })
-      .map((r) => toReferenceDto(r, uses.get(r.id) ?? 0));
+  /** Makes a reference of a file that lies in the store and was read. */
+  async add(originalHash: string, read: IngestResult, about: NewReference, em: Manager = this.em): Promise<Reference> {
+    const hashes = await this.keep(read, originalHash);
+    const now = new Date();
+    const reference = em.create(ReferenceEntity, {
+      id: randomUUID(),
+      kind: about.kind ?? suggestedKind(read),
+      title: about.title,
+      tags: about.tags ?? [],
+      notes: '',
+      rating: 0,
+      favourite: false,
+      rights: {
+        kind: about.demoKey ? 'own work' : 'not cleared',
+        credit: read.metadata.credit ?? read.metadata.creator,
+      },
+      originalHash,
+      ...hashes,
+      preparation: UNPREPARED,
+      history: [
+        {
+          number: 1,
+          at: now.toISOString(),
+          why: 'brought in',
+          originalHash,
+          ...versionHashes(hashes),
+          preparation: UNPREPARED,
+        },
+      ],
+      corrections: {},
+      format: read.format,
+      width: read.width,
+      height: read.height,
+      transparent: read.transparent,
+      ...measured(read),
+      metadata: read.metadata,
+      visionState: 'waiting',
+      demoKey: about.demoKey ?? null,
+      createdAt: now,
+      version: 1,
+    });
+    em.create(VectorEntity, { id: reference.id, ...vectorsOf(read) });
+    await em.flush();
+    await this.jobs.enqueue(em, { kind: 'look-at', subject: reference.id, priority: 6 });
+    this.events.publish({ type: 'reference', id: reference.id });
+    return reference;
+  }
+
+  /** Stores the pictures and descriptors of a file that was read. */
+  async keep(
+    read: Pick<IngestResult, 'picture' | 'thumbnail' | 'descriptors'>,
+    sourceHash: string,
+  ): Promise<Pick<Reference, 'sourceHash' | 'pictureHash' | 'thumbnailHash' | 'descriptorsHash'>> {
+    const [pictureHash, thumbnailHash, descriptorsHash] = await Promise.all([
+      read.picture ? this.blobs.put(read.picture) : sourceHash,
+      this.blobs.put(read.thumbnail),
+      this.blobs.put(read.descriptors),
+    ]);
+    return { sourceHash: pictureHash, pictureHash, thumbnailHash, descriptorsHash };
+  }
+
+  /** References by id, in the order of the ids; unknown ones are left out. */
+  async many(ids: readonly string[]): Promise<ReferenceDto[]> {
+    const wanted = [...new Set(ids)].slice(0, AT_ONCE);
+    const found = new Map((await this.em.find(ReferenceEntity, { id: { $in: wanted } })).map((r) => [r.id, r]));
+    const uses = await this.uses(wanted);
+    return wanted.flatMap((id) => {
+      const r = found.get(id);
+      return r ? [toReferenceDto(r, uses.get(id) ?? 0)] : [];
+    });
   }
 
   async get(id: string): Promise<ReferenceDto> {
-    return toReferenceDto(await this.find(id), await this.uses(id));
+    return this.present(await this.find(id));
+  }
+
+  async present(reference: Reference): Promise<ReferenceDto> {
+    return toReferenceDto(reference, (await this.uses([reference.id])).get(reference.id) ?? 0);
   }
 
   /** Throws a not-found {@link Problem} for an unknown or deleted reference. */
@@ -112,15 +157,55 @@ export class LibraryService {
 
   async change(id: string, change: ChangeReferenceDto): Promise<ReferenceDto> {
     const reference = await this.find(id);
-    const uses = await this.uses(id);
+    const uses = (await this.uses([id])).get(id) ?? 0;
     requireVersion(reference, change.version, (r) => toReferenceDto(r, uses));
-    if (change.kind !== undefined) reference.kind = change.kind;
-    if (change.title !== undefined) reference.title = change.title;
+    const { kind, title, notes, rating, favourite, rights } = change;
+    const said = { kind, title, notes, rating, favourite, rights: rights && { ...rights } };
+    Object.assign(reference, Object.fromEntries(Object.entries(said).filter(([, v]) => v !== undefined)));
     if (change.tags !== undefined) reference.tags = [...new Set(change.tags)];
-    if (change.notes !== undefined) reference.notes = change.notes;
     await this.em.flush();
     this.events.publish({ type: 'reference', id });
     return toReferenceDto(reference, uses);
+  }
+
+  /** One change to many references at once; the answer says how to undo it. */
+  async changeMany({ ids, addTags = [], removeTags = [], away, ...fields }: BulkChangeDto): Promise<BulkChangedDto> {
+    const references = await this.em.find(ReferenceEntity, { id: { $in: ids } });
+    const before = references.map(remember);
+    for (const r of references) {
+      const { kind, rating, favourite, rights } = fields;
+      if (kind !== undefined) r.kind = kind;
+      if (rating !== undefined) r.rating = rating;
+      if (favourite !== undefined) r.favourite = favourite;
+      if (rights !== undefined) r.rights = { ...rights };
+      if (addTags.length || removeTags.length)
+        r.tags = [...new Set([...r.tags, ...addTags])].filter((t) => !removeTags.includes(t));
+      if (away !== undefined) r.deletedAt = away ? (r.deletedAt ?? new Date()) : null;
+    }
+    await this.em.flush();
+    for (const r of references) this.events.publish({ type: 'reference', id: r.id });
+    return { changed: references.length, before };
+  }
+
+  /** Puts back what was said of references before a change of many. */
+  async undoMany(before: readonly RememberedDto[]): Promise<BulkChangedDto> {
+    const found = new Map(
+      (await this.em.find(ReferenceEntity, { id: { $in: before.map((b) => b.id) } })).map((r) => [r.id, r]),
+    );
+    const now = [...found.values()].map(remember);
+    for (const b of before) {
+      const r = found.get(b.id);
+      if (!r) continue;
+      r.kind = b.kind ?? r.kind;
+      r.rating = b.rating ?? r.rating;
+      r.favourite = b.favourite ?? r.favourite;
+      if (b.rights) r.rights = { ...b.rights };
+      r.tags = [...b.tags];
+      r.deletedAt = b.away ? (r.deletedAt ?? new Date()) : null;
+    }
+    await this.em.flush();
+    for (const id of found.keys()) this.events.publish({ type: 'reference', id });
+    return { changed: found.size, before: now };
   }
 
   /** Puts a reference away; takes and mixes that use it keep working, and it can be brought back. */
@@ -137,23 +222,68 @@ export class LibraryService {
     reference.deletedAt = null;
     await this.em.flush();
     this.events.publish({ type: 'reference', id });
-    return toReferenceDto(reference, await this.uses(id));
+    return this.present(reference);
   }
 
-  private async usesOfAll(): Promise<Map<string, number>> {
-    const uses = new Map<string, number>();
-    for (const mix of await this.em.find(MixEntity, { deletedAt: null }, { fields: ['influences'] })) {
-      for (const id of new Set(mix.influences.map((i) => i.referenceId))) uses.set(id, (uses.get(id) ?? 0) + 1);
-    }
-    return uses;
-  }
-
-  private async uses(id: string): Promise<number> {
-    return (await this.usesOfAll()).get(id) ?? 0;
+  /** In how many mixes each of some references is used. */
+  private async uses(ids: readonly string[]): Promise<Map<string, number>> {
+    if (!ids.length) return new Map();
+    const rows = await this.em.getConnection().execute<{ id: string; mixes: number }[]>(
+      `select e.value->>'referenceId' as id, count(distinct m.id) as mixes from mix m, json_each(m.influences) e
+         where m.deleted_at is null and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')}) group by 1`,
+      [...ids],
+    );
+    return new Map(rows.map((r) => [r.id, r.mixes]));
   }
 }
 
-function hashFile(file: string): Promise<string> {
+/** The measured fields of a reference. */
+export const measured = (
+  read: Omit<IngestResult, 'picture' | 'thumbnail' | 'format' | 'width' | 'height' | 'metadata' | 'transparent'>,
+) => ({
+  swatches: [...read.swatches],
+  perceptualHash: read.perceptualHash,
+  checks: [...read.checks],
+  checkState: read.checkState,
+  reading: read.reading,
+  derivedWords: read.derivedWords,
+});
+
+/** The vectors of a reference as the database keeps them. */
+export const vectorsOf = ({ vectors: { likeness, mirrored, style } }: Pick<IngestResult, 'vectors'>) => ({
+  likeness: Buffer.from(likeness.buffer, likeness.byteOffset, likeness.byteLength),
+  mirrored: Buffer.from(mirrored.buffer, mirrored.byteOffset, mirrored.byteLength),
+  style: Buffer.from(style.buffer, style.byteOffset, style.byteLength),
+});
+
+export const versionHashes = ({
+  sourceHash,
+  pictureHash,
+  thumbnailHash,
+}: Pick<Reference, 'sourceHash' | 'pictureHash' | 'thumbnailHash'>) => ({
+  sourceHash,
+  pictureHash,
+  thumbnailHash,
+});
+
+const remember = (r: Reference): RememberedDto => ({
+  id: r.id,
+  kind: r.kind,
+  rating: r.rating,
+  favourite: r.favourite,
+  rights: r.rights,
+  tags: r.tags,
+  away: r.deletedAt !== null,
+});
+
+/** A first guess at the kind, before anybody has looked for faces: pictures without a horizon are surfaces. */
+function suggestedKind({ reading, checks }: IngestResult): Kind {
+  const surface = !reading.horizon && reading.medium.probability > 0.8 && reading.places[0].probability < 0.35;
+  return surface && !checks.some((c) => c.id === 'plain background') ? 'style' : 'image';
+}
+
+/** SHA-256 of a file. */
+export function hashFile(file: string): Promise<string> {
   return new Promise((resolve, reject) => {
     const hash = createHash('sha256');
     createReadStream(file)

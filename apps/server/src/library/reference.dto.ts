@@ -1,13 +1,75 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { lchToRgb, labToLch } from '@urbild/core';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
-import { KINDS, type Kind, type Reference } from './reference.entity';
+import { altTextOf, CHECK_IDS, labToLch, lchToRgb, promptsFor, viewOf, mainFace, type Lab } from '@urbild/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { PreparationDto } from './preparation/preparation.dto';
+import {
+  KINDS,
+  RIGHTS,
+  type CheckState,
+  type Kind,
+  type Reference,
+  type RightsKind,
+  type VisionState,
+} from './reference.entity';
 
 /** A colour of a picture's palette. */
 export class SwatchDto {
   @ApiProperty({ example: '#4a6f8c' }) colour!: string;
   @ApiProperty({ description: 'part of the picture, 0..1' }) weight!: number;
 }
+
+/** Whose a picture is and what may be done with it. */
+export class RightsDto {
+  @ApiProperty({ enum: RIGHTS, enumName: 'RightsKind' }) @IsIn(RIGHTS) kind!: RightsKind;
+  @ApiProperty({ required: false, description: 'last day of a licence', example: '2027-05-31' })
+  @IsOptional()
+  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'until: a day as YYYY-MM-DD' })
+  until?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(400) credit?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(400) source?: string;
+}
+
+const SEVERITIES = ['serious', 'warning', 'note'] as const;
+const MENDS = ['sharpen', 'focus face', 'cut out', 'flatten', 'split', 'show double'] as const;
+
+/** Something that is wrong with a reference. */
+export class CheckDto {
+  @ApiProperty({ enum: CHECK_IDS, enumName: 'CheckId' }) id!: (typeof CHECK_IDS)[number];
+  @ApiProperty({ enum: SEVERITIES, enumName: 'Severity' }) severity!: (typeof SEVERITIES)[number];
+  @ApiProperty() reason!: string;
+  @ApiProperty({ required: false, enum: MENDS, enumName: 'CheckMend' }) mend?: (typeof MENDS)[number];
+}
+
+/** What the file said of itself. */
+export class MetadataDto {
+  @ApiProperty({ required: false }) title?: string;
+  @ApiProperty({ required: false }) creator?: string;
+  @ApiProperty({ required: false }) credit?: string;
+  @ApiProperty({ required: false }) rights?: string;
+  @ApiProperty({ required: false }) taken?: string;
+  @ApiProperty({ required: false, description: 'how the picture was made, if a machine had a part in it' })
+  aiSource?: string;
+}
+
+const STATES: readonly CheckState[] = ['fine', 'warning', 'serious'];
+const VISION: readonly VisionState[] = ['waiting', 'done', 'needs-box', 'unavailable'];
 
 /** A picture in the library. */
 export class ReferenceDto {
@@ -16,13 +78,26 @@ export class ReferenceDto {
   @ApiProperty() title!: string;
   @ApiProperty({ type: [String] }) tags!: string[];
   @ApiProperty() notes!: string;
+  @ApiProperty({ description: '0 (none) .. 5' }) rating!: number;
+  @ApiProperty() favourite!: boolean;
+  @ApiProperty({ type: RightsDto }) rights!: RightsDto;
   @ApiProperty({ description: 'px, as it came' }) width!: number;
   @ApiProperty({ description: 'px, as it came' }) height!: number;
   @ApiProperty({ example: 'jpeg' }) format!: string;
-  @ApiProperty({ description: 'address of the sRGB picture' }) pictureUrl!: string;
+  @ApiProperty({ description: 'address of the picture as it came, upright, in sRGB' }) sourceUrl!: string;
+  @ApiProperty({ description: 'address of the picture that the engine gets' }) pictureUrl!: string;
   @ApiProperty({ description: 'address of a small version' }) thumbnailUrl!: string;
+  @ApiProperty({ description: 'what it looks like, for those who cannot see it' }) alt!: string;
   @ApiProperty({ type: [SwatchDto] }) swatches!: SwatchDto[];
+  @ApiProperty({ type: PreparationDto }) preparation!: PreparationDto;
+  @ApiProperty({ type: [CheckDto] }) checks!: CheckDto[];
+  @ApiProperty({ enum: STATES, enumName: 'CheckState' }) checkState!: CheckState;
+  @ApiProperty({ enum: VISION, enumName: 'VisionState' }) visionState!: VisionState;
+  @ApiProperty({ required: false, description: 'the view of its face', example: 'three-quarter' }) view?: string;
+  @ApiProperty({ type: [String], description: 'prompts that could have made it' }) prompts!: string[];
+  @ApiProperty({ type: MetadataDto }) metadata!: MetadataDto;
   @ApiProperty({ description: 'mixes that use it' }) usedIn!: number;
+  @ApiProperty({ description: 'was put away' }) away!: boolean;
   @ApiProperty() createdAt!: string;
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }
@@ -33,10 +108,21 @@ export class ImportedDto {
   @ApiProperty({ description: 'the same file was in the library already' }) duplicate!: boolean;
 }
 
-/** Changes to a reference; what is absent stays. */
-export class ChangeReferenceDto {
-  @ApiProperty() @IsInt() @Min(1) version!: number;
+/** What can be said of one reference or of many at once; what is absent stays. */
+export class ReferenceFieldsDto {
   @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @IsOptional() @IsIn(KINDS) kind?: Kind;
+  @ApiProperty({ required: false, minimum: 0, maximum: 5 }) @IsOptional() @IsInt() @Min(0) @Max(5) rating?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() favourite?: boolean;
+  @ApiProperty({ required: false, type: RightsDto })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => RightsDto)
+  rights?: RightsDto;
+}
+
+/** Changes to a reference; what is absent stays. */
+export class ChangeReferenceDto extends ReferenceFieldsDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 200) title?: string;
   @ApiProperty({ type: [String], required: false })
   @IsOptional()
@@ -48,33 +134,124 @@ export class ChangeReferenceDto {
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(5000) notes?: string;
 }
 
+/** One change to many references. */
+export class BulkChangeDto extends ReferenceFieldsDto {
+  @ApiProperty({ type: [String] })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2000)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  ids!: string[];
+  @ApiProperty({ required: false, type: [String] })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  addTags?: string[];
+  @ApiProperty({ required: false, type: [String] })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  removeTags?: string[];
+  @ApiProperty({ required: false, description: 'put away (true) or bring back (false)' })
+  @IsOptional()
+  @IsBoolean()
+  away?: boolean;
+}
+
+/** What a reference said before a change: sent back, it undoes the change. */
+export class RememberedDto extends ReferenceFieldsDto {
+  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty({ type: [String] })
+  @IsArray()
+  @ArrayMaxSize(60)
+  @IsString({ each: true })
+  tags!: string[];
+  @ApiProperty() @IsBoolean() away!: boolean;
+}
+
+/** The answer to a change of many: how to undo it. */
+export class BulkChangedDto {
+  @ApiProperty() changed!: number;
+  @ApiProperty({ type: [RememberedDto] }) before!: RememberedDto[];
+}
+
+export class BulkUndoDto {
+  @ApiProperty({ type: [RememberedDto] })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2000)
+  @ValidateNested({ each: true })
+  @Type(() => RememberedDto)
+  before!: RememberedDto[];
+}
+
 /** Fields that go with an uploaded picture. */
 export class ImportFieldsDto {
+  @ApiProperty({ required: false, format: 'uuid', description: 'sent again after a break, it is taken only once' })
+  @IsOptional()
+  @IsUUID()
+  id?: string;
   @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @IsOptional() @IsIn(KINDS) kind?: Kind;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 200) title?: string;
 }
 
 export const blobUrl = (hash: string): string => `/api/v1/blobs/${hash}`;
 
+/** An OKLab colour as #rrggbb. */
+export const hexOf = (lab: Lab): string =>
+  `#${lchToRgb(labToLch(lab))
+    .map((v) => v.toString(16).padStart(2, '0'))
+    .join('')}`;
+
+/** The faces of a reference: as a person drew them, else as they were found. */
+export const facesOf = (r: Pick<Reference, 'corrections' | 'vision'>) => r.corrections.faces ?? r.vision?.faces;
+
 /** The form in which a reference leaves the server. */
-export const toReferenceDto = (r: Reference, usedIn: number): ReferenceDto => ({
-  id: r.id,
-  kind: r.kind,
-  title: r.title,
-  tags: r.tags,
-  notes: r.notes,
-  width: r.width,
-  height: r.height,
-  format: r.format,
-  pictureUrl: blobUrl(r.pictureHash),
-  thumbnailUrl: blobUrl(r.thumbnailHash),
-  swatches: r.swatches.map((s) => ({
-    colour: `#${lchToRgb(labToLch(s.lab))
-      .map((v) => v.toString(16).padStart(2, '0'))
-      .join('')}`,
-    weight: Math.round(s.weight * 1000) / 1000,
-  })),
-  usedIn,
-  createdAt: r.createdAt.toISOString(),
-  version: r.version,
-});
+export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
+  const face = mainFace(facesOf(r) ?? []);
+  return {
+    id: r.id,
+    kind: r.kind,
+    title: r.title,
+    tags: r.tags,
+    notes: r.notes,
+    rating: r.rating,
+    favourite: r.favourite,
+    rights: r.rights,
+    width: r.width,
+    height: r.height,
+    format: r.format,
+    sourceUrl: blobUrl(r.sourceHash),
+    pictureUrl: blobUrl(r.pictureHash),
+    thumbnailUrl: blobUrl(r.thumbnailHash),
+    alt: r.reading ? altTextOf(r.title, r.reading) : r.title,
+    swatches: (r.corrections.swatches ?? r.swatches).map((s) => ({
+      colour: hexOf(s.lab),
+      weight: Math.round(s.weight * 1000) / 1000,
+    })),
+    preparation: r.preparation,
+    checks: r.checks,
+    checkState: r.checkState,
+    visionState: r.visionState,
+    view: face?.yaw === undefined ? undefined : viewOf(face.yaw),
+    prompts: r.reading ? promptsFor(r.reading, subjectOf(r, face !== undefined)) : [],
+    metadata: r.metadata,
+    usedIn,
+    away: r.deletedAt !== null,
+    createdAt: r.createdAt.toISOString(),
+    version: r.version,
+  };
+}
+
+/** Who is in a picture, as far as it is known. */
+function subjectOf(r: Reference, face: boolean): string | undefined {
+  const count = facesOf(r)?.length ?? 0;
+  if (count > 1) return `${count} people`;
+  if (face) return r.kind === 'face' ? 'portrait of somebody' : 'somebody';
+  return r.kind === 'character' ? 'a figure' : undefined;
+}

@@ -16,7 +16,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { ASPECTS, type Aspect, type Mix } from './mix.entity';
+import { ASPECTS, SOURCE_KINDS, type Aspect, type Mix, type SourceKind } from './mix.entity';
 
 export class MixSettingsDto {
   @ApiProperty({ enum: ASPECTS, enumName: 'Aspect' }) @IsIn(ASPECTS) aspect!: Aspect;
@@ -41,7 +41,14 @@ export class MixSettingsDto {
 
 export class MixInfluenceDto {
   @ApiProperty() @IsString() @Length(1, 60) id!: string;
-  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty({ enum: SOURCE_KINDS, enumName: 'SourceKind', required: false, description: 'a reference when absent' })
+  @IsOptional()
+  @IsIn(SOURCE_KINDS)
+  of?: SourceKind;
+  @ApiProperty({ description: 'id of the reference, look or character' })
+  @IsString()
+  @Length(1, 60)
+  referenceId!: string;
   @ApiProperty({ enum: GIVES, enumName: 'Gives' }) @IsIn(GIVES) gives!: Gives;
   @ApiProperty({ minimum: 0, maximum: TYPED_MAX_WEIGHT }) @IsNumber() @Min(0) @Max(TYPED_MAX_WEIGHT) weight!: number;
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) from!: number;

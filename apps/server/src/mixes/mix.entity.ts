@@ -19,9 +19,16 @@ export interface MixSettings {
   readonly spread?: number;
 }
 
-/** One reference in a mix. */
+/** What can be an influence. */
+export const SOURCE_KINDS = ['reference', 'look', 'character'] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+
+/** One reference, look or character in a mix. */
 export interface MixInfluence {
   readonly id: string;
+  /** What stands behind it; a reference when absent. */
+  readonly of?: SourceKind;
+  /** The id of the reference, look or character. */
   readonly referenceId: string;
   readonly gives: Gives;
   readonly weight: number;

@@ -1,12 +1,14 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { randomUUID } from 'crypto';
+import { CharacterEntity } from '../cast/character.entity';
 import { ReferenceEntity } from '../library/reference.entity';
+import { LookEntity } from '../looks/look.entity';
 import { EventsService } from '../platform/events/events.service';
 import { Problem, type FieldError } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { toMixDto, type ChangeMixDto, type MixDto, type NewMixDto } from './mix.dto';
-import { MixEntity, type Mix, type MixInfluence } from './mix.entity';
+import { MixEntity, SOURCE_KINDS, type Mix, type MixInfluence, type SourceKind } from './mix.entity';
 
 /** Mixes: making, changing, putting away. */
 @Injectable()
@@ -72,6 +74,25 @@ export class MixesService {
     this.events.publish({ type: 'mix', id });
   }
 
+  /** The influences of a list whose reference, look or character is still there. */
+  async present(influences: readonly MixInfluence[]): Promise<MixInfluence[]> {
+    const there = new Set<string>();
+    for (const of of SOURCE_KINDS)
+      for (const id of await this.known(
+        of,
+        influences.filter((i) => (i.of ?? 'reference') === of).map((i) => i.referenceId),
+      ))
+        there.add(id);
+    return influences.filter((i) => there.has(i.referenceId));
+  }
+
+  private async known(of: SourceKind, ids: readonly string[]): Promise<string[]> {
+    const entity = { reference: ReferenceEntity, look: LookEntity, character: CharacterEntity }[
+      of
+    ] as typeof ReferenceEntity;
+    return (await this.em.find(entity, { id: { $in: [...ids] } }, { fields: ['id'] })).map((r) => r.id);
+  }
+
   /** Spans must run forwards, ids be unique, and references exist. */
   private async check(influences: readonly MixInfluence[] | undefined): Promise<void> {
     if (!influences) return;
@@ -83,20 +104,21 @@ export class MixesService {
       if (influences.findIndex((other) => other.id === i.id) !== k)
         errors.push({ field, message: `influence ${k + 1}: its id occurs twice` });
     });
-    const ids = [...new Set(influences.map((i) => i.referenceId))];
-    const known = new Set(
-      (await this.em.find(ReferenceEntity, { id: { $in: ids } }, { fields: ['id'] })).map((r) => r.id),
-    );
-    ids
-      .filter((id) => !known.has(id))
-      .forEach((id) => errors.push({ field: 'influences', message: `reference ${id} is not in the library` }));
+    for (const of of SOURCE_KINDS) {
+      const ids = [...new Set(influences.filter((i) => (i.of ?? 'reference') === of).map((i) => i.referenceId))];
+      const known = new Set(await this.known(of, ids));
+      ids
+        .filter((id) => !known.has(id))
+        .forEach((id) => errors.push({ field: 'influences', message: `${of} ${id} is not in the studio` }));
+    }
     if (errors.length) throw Problem.invalid(errors);
   }
 }
 
 const plain = (influences: readonly MixInfluence[]): MixInfluence[] =>
-  influences.map(({ id, referenceId, gives, weight, from, to, reading, on }) => ({
+  influences.map(({ id, of, referenceId, gives, weight, from, to, reading, on }) => ({
     id,
+    ...(of && of !== 'reference' ? { of } : {}),
     referenceId,
     gives,
     weight,

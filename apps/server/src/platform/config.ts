@@ -17,6 +17,8 @@ export interface Config {
   /** How many pictures are rendered at once. */
   readonly renderThreads: number;
   readonly quiet: boolean;
+  /** Let the vision models look at pictures; on when absent. */
+  readonly vision?: boolean;
 }
 
 /** The injection token of {@link Config}. */

@@ -2,8 +2,12 @@ import type { EntityManager } from '@mikro-orm/core';
 import { EntityManager as Manager, MikroORM, RequestContext } from '@mikro-orm/core';
 import { Inject, Injectable, OnModuleInit } from '@nestjs/common';
 import { writeFile } from 'fs/promises';
+import { CastService } from '../cast/cast.service';
+import { CharacterEntity } from '../cast/character.entity';
 import { LibraryService } from '../library/library.service';
 import { ReferenceEntity } from '../library/reference.entity';
+import { LookEntity } from '../looks/look.entity';
+import { LooksService } from '../looks/looks.service';
 import { MixEntity } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { BlobStore } from '../platform/blobs/blobStore';
@@ -15,6 +19,7 @@ import { WorkersService } from '../platform/workers/workers.service';
 import { SeriesService } from '../series/series.service';
 import { SeriesEntity } from '../series/series.entity';
 import { TakesService } from '../takes/takes.service';
+import { DEMO_CAST, DEMO_LOOKS } from './demoSheets';
 import { DEMO_PICTURES, MIX_NEEDS } from './demoContent';
 import { DEMO_MIX, DEMO_SERIES } from './demoMix';
 
@@ -36,6 +41,8 @@ export class DemoService implements JobHandler, OnModuleInit {
     private readonly blobs: BlobStore,
     private readonly library: LibraryService,
     private readonly mixes: MixesService,
+    private readonly looks: LooksService,
+    private readonly cast: CastService,
     private readonly series: SeriesService,
     private readonly takes: TakesService,
     private readonly events: EventsService,
@@ -57,7 +64,7 @@ export class DemoService implements JobHandler, OnModuleInit {
       return;
     const pictures = DEMO_PICTURES.map((p) => p.key);
     // the mix comes as soon as its pictures are there, so that takes are rendered while the rest is drawn
-    const subjects = [...pictures.slice(0, MIX_NEEDS), 'mix', ...pictures.slice(MIX_NEEDS)];
+    const subjects = [...pictures.slice(0, MIX_NEEDS), 'mix', ...pictures.slice(MIX_NEEDS), 'sheets'];
     for (const subject of subjects) await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
   }
 
@@ -69,7 +76,11 @@ export class DemoService implements JobHandler, OnModuleInit {
 
   async run(job: Job, em: EntityManager): Promise<void> {
     await RequestContext.create(em, () =>
-      job.subject === 'mix' ? this.makeMixAndSeries(em) : this.draw(job.subject, em),
+      job.subject === 'mix'
+        ? this.makeMixAndSeries(em)
+        : job.subject === 'sheets'
+          ? this.makeSheets(em)
+          : this.draw(job.subject, em),
     );
     const { done, total } = await this.progress(em.fork());
     this.events.publish({ type: 'studio', demo: { done: done + 1, total } });
@@ -89,10 +100,34 @@ export class DemoService implements JobHandler, OnModuleInit {
     });
   }
 
+  /** Looks and model sheets, when all pictures are there. */
+  private async makeSheets(em: EntityManager): Promise<void> {
+    const references = await this.drawn(em);
+    const found = <T>(pictures: readonly (readonly [string, T])[]) =>
+      pictures.flatMap(([key, value]) => {
+        const referenceId = references.get(key);
+        return referenceId ? [{ referenceId, value }] : [];
+      });
+    for (const { id, name, notes, pictures } of DEMO_LOOKS) {
+      if (await em.count(LookEntity, { id })) continue;
+      const items = found(pictures).map(({ referenceId, value }) => ({ referenceId, weight: value }));
+      await this.looks.create({ name, notes, items }, id);
+    }
+    for (const { id, name, species, description, pictures } of DEMO_CAST) {
+      if (await em.count(CharacterEntity, { id })) continue;
+      const items = found(pictures).map(({ referenceId, value }) => ({ referenceId, slot: value }));
+      await this.cast.create({ name, species, description, items }, id);
+    }
+    await this.looks.sample(DEMO_LOOKS[0].id);
+  }
+
+  /** Ids of the demo's pictures by their keys. */
+  private async drawn(em: EntityManager): Promise<Map<string | null | undefined, string>> {
+    return new Map((await em.find(ReferenceEntity, { demoKey: { $ne: null } })).map((r) => [r.demoKey, r.id]));
+  }
+
   private async makeMixAndSeries(em: EntityManager): Promise<void> {
-    const references = new Map(
-      (await em.find(ReferenceEntity, { demoKey: { $ne: null } })).map((r) => [r.demoKey, r.id]),
-    );
+    const references = await this.drawn(em);
     if (!(await em.count(MixEntity, { id: MIX_ID }))) {
       const influences = DEMO_MIX.influences.flatMap((i) => {
         const referenceId = references.get(i.referenceId);

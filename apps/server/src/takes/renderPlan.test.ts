@@ -1,5 +1,5 @@
-import type { Reference } from '../library/reference.entity';
 import type { MixInfluence, MixSettings } from '../mixes/mix.entity';
+import type { Sources } from '../mixes/sources.service';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
 
 const influence = (fields: Partial<MixInfluence> = {}): MixInfluence => ({
@@ -19,7 +19,8 @@ const mix = (influences: MixInfluence[], settings: Partial<MixSettings> = {}) =>
   settings: { aspect: '3:2' as const, seed: 4, balance: 1, ...settings },
   influences,
 });
-const references = new Map([['r', { pictureHash: 'f'.repeat(64) } as Reference]]);
+const picture = { referenceId: 'r', weight: 1, pictureHash: 'f'.repeat(64), descriptorsHash: 'd'.repeat(64) };
+const references: Sources = new Map([['a', [picture]]]);
 const engine = { name: 'urbild', version: '0.1.0' };
 
 test('a request is the mix in numbers, with pictures by their content', () => {
@@ -77,4 +78,14 @@ test('hashes tell requests and engines apart', () => {
   expect(requestHash(request, engine)).toBe(requestHash(structuredClone(request), engine));
   expect(requestHash({ ...request, seed: 5 }, engine)).not.toBe(requestHash(request, engine));
   expect(requestHash(request, { ...engine, version: '0.2.0' })).not.toBe(requestHash(request, engine));
+});
+
+test('a look sends its pictures with their weights, and a horizon that a person set goes along', () => {
+  const look: Sources = new Map([
+    ['a', [picture, { ...picture, pictureHash: 'e'.repeat(64), weight: 0.4, horizon: 0.3 }]],
+  ]);
+  expect(requestFor(mix([influence({ of: 'look' })]), look, { quality: 'draft' }).influences[0].pictures).toEqual([
+    { content: 'f'.repeat(64), weight: 1 },
+    { content: 'e'.repeat(64), weight: 0.4, horizon: 0.3 },
+  ]);
 });

@@ -1,7 +1,7 @@
 import { createHash } from 'crypto';
 import type { RenderRequest } from '@urbild/engine';
-import type { Reference } from '../library/reference.entity';
 import type { Aspect, Mix, MixInfluence, Quality } from '../mixes/mix.entity';
+import type { Sources } from '../mixes/sources.service';
 
 /** Longer side in px by quality. */
 export const LONG_SIDE: Readonly<Record<Quality, number>> = { draft: 320, proof: 768, print: 1280 };
@@ -21,10 +21,10 @@ export interface TakeChoices {
   readonly quality: Quality;
 }
 
-/** The engine's request for a mix. Influences whose reference is missing are left out. */
+/** The engine's request for a mix. Influences without any picture are left out. */
 export function requestFor(
   mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>,
-  references: ReadonlyMap<string, Reference>,
+  sources: Sources,
   choices: TakeChoices,
 ): RenderRequest {
   return {
@@ -35,10 +35,25 @@ export function requestFor(
     balance: mix.settings.balance,
     spread: mix.settings.spread ?? 1,
     influences: mix.influences.flatMap((i: MixInfluence) => {
-      const reference = references.get(i.referenceId);
-      if (!reference) return [];
+      const pictures = sources.get(i.id);
+      if (!pictures) return [];
       const { id, gives, weight, from, to, on, reading } = i;
-      return [{ id, gives, weight, from, to, on, reading, pictures: [{ content: reference.pictureHash, weight: 1 }] }];
+      return [
+        {
+          id,
+          gives,
+          weight,
+          from,
+          to,
+          on,
+          reading,
+          pictures: pictures.map((p) => ({
+            content: p.pictureHash,
+            weight: p.weight,
+            ...(p.horizon === undefined ? {} : { horizon: p.horizon }),
+          })),
+        },
+      ];
     }),
   };
 }

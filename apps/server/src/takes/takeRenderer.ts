@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, OnModuleInit } from '@nestjs/common';
 import sharp from 'sharp';
-import { ReferenceEntity } from '../library/reference.entity';
+import { SourcesService } from '../mixes/sources.service';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { CONFIG, type Config } from '../platform/config';
 import { EventsService } from '../platform/events/events.service';
@@ -27,6 +27,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     private readonly workers: WorkersService,
     private readonly blobs: BlobStore,
     private readonly events: EventsService,
+    private readonly sources: SourcesService,
   ) {
     this.concurrency = config.renderThreads;
   }
@@ -128,12 +129,11 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
   }
 
   private async measured(em: EntityManager, take: Take): Promise<MeasuredReference[]> {
-    const ids = take.origin.influences.map((i) => i.referenceId);
-    const references = new Map((await em.find(ReferenceEntity, { id: { $in: ids } })).map((r) => [r.id, r]));
-    return take.origin.influences.flatMap((i) => {
-      const reference = references.get(i.referenceId);
-      return reference ? [{ influence: i.id, descriptors: reference.descriptorsHash, weight: i.weight }] : [];
-    });
+    const sources = await this.sources.of(take.origin.influences, em);
+    return [...sources].map(([influence, pictures]) => ({
+      influence,
+      pictures: pictures.map((p) => ({ descriptors: p.descriptorsHash, weight: p.weight })),
+    }));
   }
 
   private async tell(id: string, p: WorkerProgress, fraction: number): Promise<void> {

@@ -1,8 +1,8 @@
-import { EntityManager } from '@mikro-orm/core';
+import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
 import { BuiltInEngine, type RenderRequest } from '@urbild/engine';
 import { randomUUID } from 'crypto';
-import { ReferenceEntity } from '../library/reference.entity';
+import { SourcesService } from '../mixes/sources.service';
 import { MixEntity, type Mix, type MixInfluence, type Quality } from '../mixes/mix.entity';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
@@ -34,7 +34,34 @@ export class TakesService {
     private readonly jobs: JobsService,
     private readonly renderer: TakeRenderer,
     private readonly events: EventsService,
+    private readonly sources: SourcesService,
   ) {}
+
+  /** Finished takes that a reference, look or character had a part in, newest first. */
+  async madeWith(id: string): Promise<TakeDto[]> {
+    const rows = await this.em.getConnection().execute<{ id: string }[]>(
+      `select t.id from take t, json_each(t.origin, '$.influences') e
+       where t.deleted_at is null and t.status = 'done' and t.quality <> 'draft' and e.value->>'referenceId' = ?
+       group by t.id order by max(t.created_at) desc limit 60`,
+      [id],
+    );
+    const takes = await this.em.find(
+      TakeEntity,
+      { id: { $in: rows.map((r) => r.id) } },
+      { orderBy: { createdAt: 'desc' } },
+    );
+    return this.present(takes);
+  }
+
+  /** All takes that were kept, newest first. */
+  async keepers(): Promise<TakeDto[]> {
+    const takes = await this.em.find(
+      TakeEntity,
+      { keeper: true, deletedAt: null, status: 'done' },
+      { orderBy: { createdAt: 'desc', id: 'asc' }, limit: 500 },
+    );
+    return this.present(takes);
+  }
 
   async list(filter: { mixId?: string; shotIds?: string[] }): Promise<TakeDto[]> {
     const takes = await this.em.find(
@@ -70,6 +97,11 @@ export class TakesService {
     const used = wish.without ? mix.influences.filter((i) => i.id !== wish.without) : mix.influences;
     const take = await this.queue({ ...mix, influences: used }, quality, wish.prompt, wish.seed);
     return (await this.present([take]))[0];
+  }
+
+  /** Asks for a take of settings that belong to no mix. */
+  async askFor(mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>, quality: Quality): Promise<TakeDto> {
+    return (await this.present([await this.queue(mix, quality)]))[0];
   }
 
   /** Asks for the take of a shot unless the newest one shows just that; returns the take that will be it. */
@@ -141,13 +173,11 @@ export class TakesService {
     prompt?: string,
     seed?: number,
   ): Promise<RenderRequest> {
-    const ids = mix.influences.map((i) => i.referenceId);
-    const references = new Map((await this.em.find(ReferenceEntity, { id: { $in: ids } })).map((r) => [r.id, r]));
-    return requestFor(mix, references, { quality, prompt, seed });
+    return requestFor(mix, await this.sources.of(mix.influences), { quality, prompt, seed });
   }
 
   private async queue(
-    mix: Pick<Mix, 'id' | 'prompt' | 'avoid' | 'settings' | 'influences'>,
+    mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'> & { readonly id?: string },
     quality: Quality,
     prompt?: string,
     seed?: number,

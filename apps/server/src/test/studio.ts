@@ -10,6 +10,7 @@ import request from 'supertest';
 import { createApplication } from '../application';
 import { JobsService } from '../platform/jobs/jobs.service';
 import type { MixDto } from '../mixes/mix.dto';
+import type { SearchDto } from '../library/catalogue/search.dto';
 import type { ReferenceDto } from '../library/reference.dto';
 
 export interface TestStudio {
@@ -21,7 +22,7 @@ export interface TestStudio {
   close(): Promise<void>;
 }
 
-export async function openStudio(dataDir?: string): Promise<TestStudio> {
+export async function openStudio(dataDir?: string, options: { readonly vision?: boolean } = {}): Promise<TestStudio> {
   const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-test-')));
   const app = await createApplication({
     port: 0,
@@ -30,6 +31,7 @@ export async function openStudio(dataDir?: string): Promise<TestStudio> {
     demo: false,
     renderThreads: 1,
     quiet: true,
+    vision: options.vision ?? false,
   });
   const server = (await app.listen(0, '127.0.0.1')) as Server;
   const { port } = server.address() as { port: number };
@@ -71,6 +73,14 @@ export async function bringIn(studio: TestStudio, seed = 1, fields: { kind?: str
   if (fields.kind) call.field('kind', fields.kind);
   const { body } = await call.expect(201);
   return (body as { reference: ReferenceDto }).reference;
+}
+
+/** All references of a studio that are not put away, newest first. */
+export async function allReferences(studio: TestStudio, query = ''): Promise<ReferenceDto[]> {
+  const found = (await studio.ask.get(`/api/v1/references/search${query}`).expect(200)).body as SearchDto;
+  if (!found.ids.length) return [];
+  return (await studio.ask.get(`/api/v1/references?ids=${found.ids.slice(0, 200).join(',')}`).expect(200))
+    .body as ReferenceDto[];
 }
 
 export async function newMix(studio: TestStudio, reference: ReferenceDto, weight = 1): Promise<MixDto> {

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import type { Studio } from './client';
-import { keys } from './queries';
+import { keys } from './keys';
 
 /** How far a take is, while it is rendered. */
 export interface Progress {
@@ -26,6 +26,18 @@ export function EventsProvider({ children }: { children: ReactNode }) {
     let source: EventSource | undefined;
     let missed = false;
     const refresh = (...key: readonly string[]) => void client.invalidateQueries({ queryKey: key });
+    // many pictures may come in at once: lists are asked for again a little later, together
+    const due = new Map<string, number>();
+    const later = (key: string) => {
+      if (due.has(key)) return;
+      due.set(
+        key,
+        window.setTimeout(() => {
+          due.delete(key);
+          refresh(key);
+        }, 250),
+      );
+    };
     const forget = (id: string) =>
       setProgress((all) => {
         const next = new Map(all);
@@ -38,7 +50,20 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       source = stream;
       const on = <T,>(type: string, act: (data: T) => void) =>
         stream.addEventListener(type, (e) => act(JSON.parse((e as MessageEvent<string>).data) as T));
-      on('reference', () => refresh('references'));
+      on<{ id: string }>('reference', ({ id }) => {
+        refresh('reference', id);
+        later('search');
+      });
+      on('import', () => later('imports'));
+      on('look', () => {
+        refresh('looks');
+        later('search');
+      });
+      on('character', () => {
+        refresh('cast');
+        later('search');
+      });
+      on('shelf', () => refresh('shelf'));
       on('mix', () => refresh('mixes'));
       on('series', () => refresh('series'));
       on<{ id: string; status: string }>('take', ({ id, status }) => {

@@ -1,58 +1,73 @@
-import { Check, Copy, LoaderCircle, TriangleAlert } from 'lucide-react';
+import { Check, CircleQuestionMark, LoaderCircle, TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
 import { Button } from './Button';
-import { useImports, type Import } from './imports';
+import { DoublesDialog } from './DoublesDialog';
+import { useImports, type ImportFile } from './imports';
 
-const WORDS: Readonly<Record<Import['state'], string>> = {
-  waiting: 'waits',
-  sending: 'is sent',
-  reading: 'is read and measured',
-  done: 'is in the library',
-  double: 'was in the library already',
-  refused: 'was refused',
-};
-
-/** The files that are being brought in, each with its progress or the reason why not. */
+/** The files that are being brought in: how far, what was refused and why, what has to be decided. */
 export function ImportPanel() {
-  const { files, clear } = useImports();
-  if (!files.length) return null;
-  const open = files.filter((f) => f.state === 'waiting' || f.state === 'sending' || f.state === 'reading').length;
+  const { files, sending, clear } = useImports();
+  const [asking, setAsking] = useState(false);
+  if (!files.length && !sending.length) return null;
+  const by = (state: ImportFile['state']) => files.filter((f) => f.state === state);
+  const open = sending.length + by('waiting').length + by('reading').length;
+  const all = sending.length + files.length;
+  const refused = by('refused');
+  const questions = by('question');
+  const done = by('done').length + by('skipped').length;
   return (
     <section
       aria-label="Pictures on their way in"
       className="absolute right-4 bottom-4 z-20 w-96 rounded-xl border border-line bg-card shadow-xl"
     >
-      <header className="flex items-center justify-between border-b border-line px-4 py-2">
-        <h2 className="font-semibold">
-          {open ? `Bringing in ${files.length - open} of ${files.length}` : `${files.length} brought in`}
+      <header className="flex items-center gap-2 border-b border-line px-4 py-2">
+        {open ? (
+          <LoaderCircle size={16} className="animate-spin text-muted" aria-hidden />
+        ) : (
+          <Check size={16} aria-hidden />
+        )}
+        <h2 className="figures flex-1 font-semibold" aria-live="polite">
+          {open ? `Bringing in ${all - open} of ${all}` : `${done} brought in`}
         </h2>
-        <Button look="plain" onClick={clear}>
-          Close
-        </Button>
+        {!open && (
+          <Button look="plain" onClick={clear}>
+            Close
+          </Button>
+        )}
       </header>
-      <ul className="max-h-64 overflow-auto py-1">
-        {files.map((f) => (
-          <li key={f.id} className="flex items-start gap-2 px-4 py-1.5">
-            <StateSign state={f.state} />
-            <div className="min-w-0 flex-1">
-              <div className="truncate font-semibold">{f.name}</div>
-              <div className={f.state === 'refused' ? 'text-cinnabar' : 'text-muted'}>{f.reason ?? WORDS[f.state]}</div>
-              {f.state === 'sending' && (
-                <div className="mt-1 h-1 rounded bg-shade">
-                  <div className="h-1 rounded bg-ink" style={{ width: `${f.sent * 100}%` }} />
-                </div>
-              )}
-            </div>
-          </li>
-        ))}
-      </ul>
+      <div
+        className="h-1 bg-shade"
+        role="progressbar"
+        aria-label="Brought in"
+        aria-valuemin={0}
+        aria-valuemax={all}
+        aria-valuenow={all - open}
+      >
+        <div className="h-1 bg-ink" style={{ width: `${(100 * (all - open)) / all}%` }} />
+      </div>
+      {questions.length > 0 && (
+        <div className="flex items-center gap-2 border-b border-line bg-blush px-4 py-2">
+          <CircleQuestionMark size={16} className="shrink-0" aria-hidden />
+          <span className="flex-1">
+            {questions.length === 1 ? 'One picture seems' : `${questions.length} pictures seem`} to be here already
+          </span>
+          <Button onClick={() => setAsking(true)}>Decide</Button>
+        </div>
+      )}
+      {refused.length > 0 && (
+        <ul className="max-h-48 overflow-auto py-1" aria-label="Refused">
+          {refused.map((f) => (
+            <li key={f.id} className="flex items-start gap-2 px-4 py-1.5">
+              <TriangleAlert size={16} className="mt-0.5 shrink-0 text-cinnabar" aria-hidden />
+              <div className="min-w-0 flex-1">
+                <div className="truncate font-semibold">{f.name}</div>
+                <div className="text-cinnabar">{f.reason}</div>
+              </div>
+            </li>
+          ))}
+        </ul>
+      )}
+      <DoublesDialog open={asking && questions.length > 0} onClose={() => setAsking(false)} questions={questions} />
     </section>
   );
-}
-
-function StateSign({ state }: { state: Import['state'] }) {
-  const size = 16;
-  if (state === 'done') return <Check size={size} className="mt-0.5 shrink-0 text-image" aria-hidden />;
-  if (state === 'double') return <Copy size={size} className="mt-0.5 shrink-0 text-muted" aria-hidden />;
-  if (state === 'refused') return <TriangleAlert size={size} className="mt-0.5 shrink-0 text-cinnabar" aria-hidden />;
-  return <LoaderCircle size={size} className="mt-0.5 shrink-0 animate-spin text-muted" aria-hidden />;
 }

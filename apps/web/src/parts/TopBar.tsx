@@ -4,6 +4,8 @@ import { ShortcutsDialog } from './ShortcutsDialog';
 
 const VIEWS = [
   { to: '/library', name: 'Library' },
+  { to: '/looks', name: 'Looks' },
+  { to: '/cast', name: 'Cast' },
   { to: '/bench', name: 'Bench' },
   { to: '/series', name: 'Series' },
 ];

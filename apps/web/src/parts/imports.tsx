@@ -1,117 +1,139 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { Schemas } from '@urbild/api';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { Kind } from '../api/client';
-import { keys } from '../api/queries';
+import { api, ask } from '../api/client';
+import { keys } from '../api/keys';
+import { useNotice } from './notices';
+import { dropFile, keepFiles, waitingFiles, type WaitingFile } from './waitingFiles';
 
-/** One file on its way into the library. */
-export interface Import {
-  readonly id: number;
+export type ImportFile = Schemas['ImportFileDto'];
+
+/** A file that is still here, or on its way to the studio. */
+export interface Sending {
+  readonly id: string;
   readonly name: string;
-  readonly state: 'waiting' | 'sending' | 'reading' | 'done' | 'double' | 'refused';
   /** Part that is sent, 0..1. */
   readonly sent: number;
-  /** Why it was refused. */
-  readonly reason?: string;
 }
 
 interface Imports {
-  readonly files: readonly Import[];
+  /** Not yet in the studio. */
+  readonly sending: readonly Sending[];
+  /** In the studio, in any state. */
+  readonly files: readonly ImportFile[];
   /** Opens the file dialog. */
   readonly choose: () => void;
   readonly clear: () => void;
+  readonly decide: (ids: readonly string[], decision: Schemas['Decision']) => Promise<void>;
 }
 
-const ImportContext = createContext<Imports>({ files: [], choose: () => {}, clear: () => {} });
+const ImportContext = createContext<Imports>({
+  sending: [],
+  files: [],
+  choose: () => {},
+  clear: () => {},
+  decide: () => Promise.resolve(),
+});
 
 /** The files that are being brought in, and how to bring in more. */
 export const useImports = (): Imports => useContext(ImportContext);
 
-const AT_ONCE = 2;
+const AT_ONCE = 3;
 const ACCEPTED = { 'image/*': ['.png', '.jpg', '.jpeg', '.webp', '.avif', '.tif', '.tiff', '.gif'] };
 
-interface Outcome {
-  readonly ok: boolean;
-  readonly double: boolean;
-  readonly reason?: string;
-}
+type Outcome = 'sent' | 'refused' | 'unreachable';
 
 /** Sends one file; XMLHttpRequest because fetch cannot tell how much is sent. */
-function send(file: File, kind: Kind | undefined, onSent: (part: number) => void): Promise<Outcome> {
+function send(
+  { id, name, file }: WaitingFile,
+  onSent: (part: number) => void,
+): Promise<{ outcome: Outcome; reason?: string }> {
   return new Promise((resolve) => {
     const request = new XMLHttpRequest();
-    request.open('POST', '/api/v1/references');
+    request.open('POST', '/api/v1/imports');
     request.upload.onprogress = (e) => e.lengthComputable && onSent(e.loaded / e.total);
     request.onload = () => {
-      const answer = parse(request.responseText);
-      if (request.status < 300) resolve({ ok: true, double: answer.duplicate === true });
-      else
-        resolve({
-          ok: false,
-          double: false,
-          reason: typeof answer.detail === 'string' ? answer.detail : 'The studio refused it.',
-        });
+      if (request.status < 300) return resolve({ outcome: 'sent' });
+      let reason = 'The studio refused it.';
+      try {
+        reason = (JSON.parse(request.responseText) as { detail?: string }).detail ?? reason;
+      } catch {
+        // no problem document: the general words stand
+      }
+      resolve({ outcome: request.status >= 500 ? 'unreachable' : 'refused', reason });
     };
-    request.onerror = () =>
-      resolve({ ok: false, double: false, reason: 'The studio does not answer. Bring it in again when it is back.' });
+    request.onerror = request.onabort = () => resolve({ outcome: 'unreachable' });
     const form = new FormData();
-    if (kind) form.append('kind', kind);
-    form.append('file', file);
+    form.append('id', id);
+    form.append('file', file, name);
     request.send(form);
   });
 }
 
-function parse(text: string): Record<string, unknown> {
-  try {
-    return JSON.parse(text) as Record<string, unknown>;
-  } catch {
-    return {};
-  }
-}
+/** Ids that sort in the order in which files were chosen, and are UUIDs. */
+const orderedId = (k: number): string => {
+  const time = (Date.now() * 1000 + k).toString(16).padStart(14, '0').slice(-14);
+  const rest = crypto.randomUUID();
+  return `${time.slice(0, 8)}-${time.slice(8, 12)}-4${time.slice(12, 14)}0-${rest.slice(19)}`;
+};
 
-let nextId = 1;
-let running = 0;
-const waiting: (() => void)[] = [];
-
-/** Does a piece of work when fewer than {@link AT_ONCE} others run. */
-async function inLine(work: () => Promise<void>): Promise<void> {
-  if (running >= AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
-  running++;
-  try {
-    await work();
-  } finally {
-    running--;
-    waiting.shift()?.();
-  }
-}
-
-/** Takes pictures that are dropped anywhere, pasted, or chosen, and brings them in two at a time. */
+/** Takes pictures that are dropped anywhere, pasted, or chosen; what is not sent when the page closes is sent the next time. */
 export function ImportProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
-  const [files, setFiles] = useState<readonly Import[]>([]);
+  const tell = useNotice();
+  const [sending, setSending] = useState<readonly Sending[]>([]);
+  const { data: files = [] } = useQuery({ queryKey: keys.imports, queryFn: () => ask(api.GET('/api/v1/imports')) });
+  const line = useRef<WaitingFile[]>([]);
+  const running = useRef(0);
+
+  const pump = useCallback(() => {
+    while (running.current < AT_ONCE && line.current.length) {
+      const next = line.current.shift()!;
+      running.current++;
+      void (async () => {
+        // one window at a time sends a file
+        await navigator.locks.request(`import-${next.id}`, async () => {
+          const { outcome, reason } = await send(next, (sent) =>
+            setSending((all) => all.map((s) => (s.id === next.id ? { ...s, sent } : s))),
+          );
+          if (outcome === 'unreachable') return void setTimeout(() => line.current.push(next), 3000);
+          if (outcome === 'refused') tell(`${next.name}: ${reason}`, { grave: true });
+          await dropFile(next.id);
+          setSending((all) => all.filter((s) => s.id !== next.id));
+          void client.invalidateQueries({ queryKey: keys.imports });
+        });
+        running.current--;
+        pump();
+      })();
+    }
+  }, [client, tell]);
+
+  const take = useCallback(
+    (waiting: readonly WaitingFile[]) => {
+      line.current.push(...waiting);
+      setSending((all) => [...all, ...waiting.map(({ id, name }) => ({ id, name, sent: 0 }))]);
+      pump();
+    },
+    [pump],
+  );
   const bringIn = useCallback(
     (chosen: readonly File[]) => {
-      const update = (id: number, change: Partial<Import>) =>
-        setFiles((all) => all.map((f) => (f.id === id ? { ...f, ...change } : f)));
-      const entries = chosen.map((file) => ({ id: nextId++, file }));
-      setFiles((all) => [
-        ...all,
-        ...entries.map(({ id, file }): Import => ({ id, name: file.name, state: 'waiting', sent: 0 })),
-      ]);
-      for (const { id, file } of entries) {
-        void inLine(async () => {
-          update(id, { state: 'sending' });
-          const outcome = await send(file, undefined, (sent) =>
-            update(id, { sent, state: sent >= 1 ? 'reading' : 'sending' }),
-          );
-          const state = outcome.ok ? (outcome.double ? 'double' : 'done') : 'refused';
-          update(id, { state, reason: outcome.reason, sent: 1 });
-          void client.invalidateQueries({ queryKey: keys.references });
-        });
-      }
+      const waiting = chosen.map((file, k): WaitingFile => ({ id: orderedId(k), name: file.name, file }));
+      void keepFiles(waiting).then(
+        () => take(waiting),
+        // no room to keep them: they are sent all the same, but a reload would lose them
+        () => take(waiting),
+      );
     },
-    [client],
+    [take],
   );
+  useEffect(() => {
+    void waitingFiles().then(
+      (left) => left.length && take(left),
+      () => undefined,
+    );
+  }, [take]);
   useEffect(() => {
     const onPaste = (e: ClipboardEvent) => {
       const pictures = [...(e.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'));
@@ -127,13 +149,23 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     noKeyboard: true,
   });
   const value = useMemo(
-    () => ({
+    (): Imports => ({
+      sending,
       files,
       choose: open,
       clear: () =>
-        setFiles((all) => all.filter((f) => f.state === 'sending' || f.state === 'waiting' || f.state === 'reading')),
+        void ask(api.POST('/api/v1/imports/clear')).then(() => client.invalidateQueries({ queryKey: keys.imports })),
+      decide: async (ids, decision) => {
+        try {
+          await ask(api.POST('/api/v1/imports/decide', { body: { ids: [...ids], decision } }));
+        } catch (error) {
+          tell((error as Error).message, { grave: true });
+        }
+        await client.invalidateQueries({ queryKey: keys.imports });
+        await client.invalidateQueries({ queryKey: ['search'] });
+      },
     }),
-    [files, open],
+    [sending, files, open, client, tell],
   );
   return (
     <ImportContext.Provider value={value}>

@@ -142,6 +142,8 @@ export interface Held {
 export interface PersonBrief extends Placed {
   readonly kind: 'person';
   readonly cast?: CastName;
+  /** Another person of the same description; 0 when absent. */
+  readonly variant?: number;
   readonly age?: Age;
   readonly sex?: 'woman' | 'man';
   readonly build?: 'thin' | 'round';

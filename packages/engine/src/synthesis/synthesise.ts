@@ -25,6 +25,8 @@ export interface ReferenceInput {
   /** SHA-256 or another name of the content, for the caches. */
   readonly content: string;
   readonly picture: Picture;
+  /** Where a person put the horizon, 0..1. */
+  readonly horizon?: number;
 }
 
 /** What synthesis starts from. */

@@ -1,7 +1,11 @@
 import { BetterSqliteDriver, type Options } from '@mikro-orm/better-sqlite';
 import { Migrator } from '@mikro-orm/migrations';
 import path from 'path';
-import { ReferenceEntity } from '../../library/reference.entity';
+import { CharacterEntity } from '../../cast/character.entity';
+import { ImportFileEntity } from '../../library/imports/importFile.entity';
+import { ReferenceEntity, VectorEntity } from '../../library/reference.entity';
+import { ShelfItemEntity } from '../../library/shelf/shelf.entity';
+import { LookEntity } from '../../looks/look.entity';
 import { MixEntity } from '../../mixes/mix.entity';
 import { SeriesEntity, ShotEntity } from '../../series/series.entity';
 import { TakeEntity } from '../../takes/take.entity';
@@ -19,7 +23,19 @@ interface RawConnection {
 export const databaseOptions = (file: string): Options => ({
   driver: BetterSqliteDriver,
   dbName: file,
-  entities: [ReferenceEntity, MixEntity, TakeEntity, SeriesEntity, ShotEntity, JobEntity],
+  entities: [
+    ReferenceEntity,
+    VectorEntity,
+    ImportFileEntity,
+    LookEntity,
+    CharacterEntity,
+    ShelfItemEntity,
+    MixEntity,
+    TakeEntity,
+    SeriesEntity,
+    ShotEntity,
+    JobEntity,
+  ],
   extensions: [Migrator],
   migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration', silent: true },
   discovery: { warnWhenNoEntities: false },

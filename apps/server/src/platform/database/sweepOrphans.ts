@@ -1,4 +1,5 @@
 import type { MikroORM } from '@mikro-orm/core';
+import { ImportFileEntity } from '../../library/imports/importFile.entity';
 import { ReferenceEntity } from '../../library/reference.entity';
 import { TakeEntity } from '../../takes/take.entity';
 import type { BlobStore } from '../blobs/blobStore';
@@ -10,10 +11,18 @@ export async function sweepOrphans(orm: MikroORM, blobs: BlobStore): Promise<voi
   const references = await em.find(
     ReferenceEntity,
     {},
-    { fields: ['originalHash', 'pictureHash', 'thumbnailHash', 'descriptorsHash'] },
+    {
+      fields: ['originalHash', 'sourceHash', 'pictureHash', 'thumbnailHash', 'descriptorsHash', 'faceHash', 'history'],
+    },
   );
-  for (const r of references)
-    [r.originalHash, r.pictureHash, r.thumbnailHash, r.descriptorsHash].forEach((h) => used.add(h));
+  for (const r of references) {
+    [r.originalHash, r.sourceHash, r.pictureHash, r.thumbnailHash, r.descriptorsHash, r.faceHash].forEach((h) =>
+      used.add(h),
+    );
+    for (const v of r.history)
+      [v.originalHash, v.sourceHash, v.pictureHash, v.thumbnailHash].forEach((h) => used.add(h));
+  }
+  for (const f of await em.find(ImportFileEntity, { clearedAt: null }, { fields: ['hash'] })) used.add(f.hash);
   const takes = await em.find(TakeEntity, {}, { fields: ['pictureHash', 'thumbnailHash', 'descriptorsHash'] });
   for (const t of takes) [t.pictureHash, t.thumbnailHash, t.descriptorsHash].forEach((h) => used.add(h));
   await blobs.sweep((hash) => used.has(hash));

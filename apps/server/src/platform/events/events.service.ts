@@ -4,6 +4,10 @@ import { Subject, type Observable } from 'rxjs';
 /** What happens in the studio, as it is sent to everybody who looks. */
 export type StudioEvent =
   | { readonly type: 'reference'; readonly id: string }
+  | { readonly type: 'import'; readonly id?: string; readonly state?: string }
+  | { readonly type: 'look'; readonly id: string }
+  | { readonly type: 'character'; readonly id: string }
+  | { readonly type: 'shelf' }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
   | { readonly type: 'take'; readonly id: string; readonly status: string }

@@ -1,4 +1,5 @@
 import {
+  blendDescriptors,
   decodeDescriptors,
   describe,
   encodeDescriptors,
@@ -14,7 +15,7 @@ import { understand } from '@urbild/core';
 import { readFile } from 'fs/promises';
 import path from 'path';
 import sharp from 'sharp';
-import { measurable, thumbnailOf } from './ingest';
+import { measurable, thumbnailOf } from './decode';
 import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgress } from './tasks';
 
 const ENGINE_SIDE = 1536;
@@ -102,10 +103,16 @@ async function measure(
   const control = await descriptorsOf(task.blobDir, task.control);
   const arrivals: Record<string, Arrival> = {};
   const references: Descriptors[] = [];
-  for (const { influence, descriptors } of task.references) {
+  for (const { influence, pictures } of task.references) {
     const asked = task.request.influences.find((i) => i.id === influence);
     if (!asked?.on || asked.weight === 0) continue;
-    const reference = await descriptorsOf(task.blobDir, descriptors);
+    const parts = pictures.filter((p) => p.weight > 0);
+    if (!parts.length) continue;
+    const reference = blendDescriptors(
+      await Promise.all(
+        parts.map(async (p) => ({ descriptors: await descriptorsOf(task.blobDir, p.descriptors), weight: p.weight })),
+      ),
+    );
     references.push(reference);
     arrivals[influence] = measureArrival(asked.gives, take, control, reference);
   }

@@ -1,12 +1,30 @@
+import { coherence } from './coherence';
+import { crop } from './crop';
+import { proposeFocus } from './focus';
+import { gives } from './gives';
 import { ingest } from './ingest';
+import { prepare } from './prepare';
 import { paint, render } from './renderTask';
+import { traits } from './traits';
 import type { Task } from './tasks';
 
 /** The entry of every worker thread: one task in, one result (or failure) out. */
 export default function run(task: Task): Promise<unknown> {
   switch (task.kind) {
     case 'ingest':
-      return ingest(task.file);
+      return ingest(task);
+    case 'prepare':
+      return prepare(task);
+    case 'gives':
+      return gives(task);
+    case 'focus':
+      return proposeFocus(task);
+    case 'traits':
+      return traits(task);
+    case 'crop':
+      return crop(task);
+    case 'coherence':
+      return coherence(task);
     case 'paint':
       return paint(task);
     case 'render':

@@ -1,25 +1,101 @@
-import type { Medium, TextSpan, UnderstoodSpan, Arrival, Swatch } from '@urbild/core';
-import type { RenderRequest, ShareRecord } from '@urbild/engine';
+import type { Arrival, Box, Coherence, Medium, Preparation, TextSpan, UnderstoodSpan } from '@urbild/core';
+import type { Kind, Metadata } from '../../library/reference.entity';
+import type { KnownOfPicture, ReferenceDescription } from './describeReference';
+import type { FaceFrame, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MessagePort } from 'worker_threads';
 
 /** A picture as the library keeps it, made by a worker from any file. */
-export interface IngestResult {
+export interface IngestResult extends ReferenceDescription {
   readonly format: string;
   readonly width: number;
   readonly height: number;
-  /** sRGB PNG, upright, at most 2048 px on its longer side; alpha kept. */
-  readonly picture: Uint8Array;
+  /** Upright sRGB picture, at most 2048 px on its longer side, alpha kept; absent when the file itself is just that. */
+  readonly picture?: Uint8Array;
   /** WebP, at most 512 px on its longer side, laid over white. */
   readonly thumbnail: Uint8Array;
-  readonly descriptors: Uint8Array;
-  readonly swatches: readonly Swatch[];
-  readonly horizon: number;
+  /** Part of the pixels that let something through, 0..1. */
+  readonly transparent: number;
+  readonly metadata: Metadata;
 }
 
 export interface IngestTask {
   readonly kind: 'ingest';
   readonly file: string;
+  readonly of?: Kind;
 }
+
+/** Makes what the engine gets of a source picture, and measures that. */
+export interface PrepareTask {
+  readonly kind: 'prepare';
+  /** Path of the source picture. */
+  readonly source: string;
+  readonly preparation: Preparation;
+  readonly known: KnownOfPicture;
+}
+
+export interface PrepareResult extends ReferenceDescription {
+  /** Absent when the source needs no change. */
+  readonly picture?: Uint8Array;
+  readonly thumbnail: Uint8Array;
+}
+
+/** The pictures that stand for what a reference gives, on demand. */
+export interface GivesTask {
+  readonly kind: 'gives';
+  readonly picture: string;
+}
+
+export interface GivesResult {
+  /** PNG each. */
+  readonly lines: Uint8Array;
+  readonly depth: Uint8Array;
+  readonly masses: Uint8Array;
+  readonly shape: Uint8Array;
+  /** The picture is a line drawing already, so its lines are taken as they are. */
+  readonly isLineDrawing: boolean;
+  /** Two-valued enough to be a shape. */
+  readonly isShape: boolean;
+  readonly horizon: { readonly at: number; readonly confidence: number };
+}
+
+/** Proposes a focus where no face was found, and tells the size of what the engine gets. */
+export interface FocusTask {
+  readonly kind: 'focus';
+  readonly source: string;
+  readonly picture: string;
+}
+
+export interface FocusResult {
+  readonly focus: Box;
+  readonly sourceWidth: number;
+  readonly sourceHeight: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Reads the traits of whoever a picture shows. */
+export interface TraitsTask {
+  readonly kind: 'traits';
+  readonly picture: string;
+  readonly face?: FaceFrame;
+}
+
+/** Crops parts out of a picture: PNG files. */
+export interface CropTask {
+  readonly kind: 'crop';
+  readonly picture: string;
+  /** The parts of a collage when absent. */
+  readonly boxes?: readonly Box[];
+}
+
+/** Compares the pictures of a look. */
+export interface CoherenceTask {
+  readonly kind: 'coherence';
+  /** Paths of pictures. */
+  readonly pictures: readonly string[];
+}
+
+export type CoherenceResult = Coherence;
 
 /** Paints a plate from words alone; for the demo studio. */
 export interface PaintTask {
@@ -36,8 +112,8 @@ export interface PaintTask {
 /** A reference as it is measured against. */
 export interface MeasuredReference {
   readonly influence: string;
-  readonly descriptors: string;
-  readonly weight: number;
+  /** Hashes of the descriptors of its pictures, with their parts of the weight. */
+  readonly pictures: readonly { readonly descriptors: string; readonly weight: number }[];
 }
 
 export interface RenderTask {
@@ -79,9 +155,5 @@ export interface TaskFailure {
   readonly message: string;
 }
 
-export type Task = IngestTask | PaintTask | RenderTask;
-export type TaskResult<T extends Task> = T extends RenderTask
-  ? RenderTaskResult
-  : T extends PaintTask
-    ? { png: Uint8Array }
-    : IngestResult;
+export type Task =
+  IngestTask | PrepareTask | GivesTask | FocusTask | TraitsTask | CropTask | CoherenceTask | PaintTask | RenderTask;

@@ -1,12 +1,21 @@
 import { Inject, Injectable, OnModuleDestroy } from '@nestjs/common';
+import os from 'os';
 import path from 'path';
 import { Piscina } from 'piscina';
 import { MessageChannel } from 'worker_threads';
+import type { Box } from '@urbild/core';
+import type { FaceFrame, ReadTraits } from '@urbild/engine';
 import { CONFIG, type Config } from '../config';
+import { workerOptions } from './threads';
 import type {
+  CoherenceResult,
+  FocusResult,
+  GivesResult,
   IngestResult,
   IngestTask,
   PaintTask,
+  PrepareResult,
+  PrepareTask,
   RenderTask,
   RenderTaskResult,
   Task,
@@ -31,11 +40,6 @@ export interface RunningRender {
   stop(): void;
 }
 
-const extension = path.extname(__filename);
-const FILE = path.join(__dirname, `studio.worker${extension}`);
-/** From sources, threads need the same loader as the process. */
-const FROM_SOURCE = extension === '.ts' ? ['--conditions=source', '-r', '@swc-node/register'] : undefined;
-
 /** Worker threads: one pool renders, another brings pictures in, so that neither waits for the other. */
 @Injectable()
 export class WorkersService implements OnModuleDestroy {
@@ -45,19 +49,45 @@ export class WorkersService implements OnModuleDestroy {
   constructor(@Inject(CONFIG) config: Config) {
     const pool = (threads: number) =>
       new Piscina({
-        filename: FILE,
+        ...workerOptions(path.join(__dirname, 'studio.worker')),
         minThreads: 0,
         maxThreads: threads,
         idleTimeout: 60_000,
-        execArgv: FROM_SOURCE,
         concurrentTasksPerWorker: 1,
       });
     this.renderers = pool(config.renderThreads);
-    this.importers = pool(1);
+    this.importers = pool(Math.max(1, Math.min(4, os.availableParallelism())));
   }
 
   async ingest(task: Omit<IngestTask, 'kind'>): Promise<IngestResult> {
     return unwrap<IngestResult>(await this.importers.run({ ...task, kind: 'ingest' } satisfies Task));
+  }
+
+  /** Makes what the engine gets of a source picture. */
+  async prepare(task: Omit<PrepareTask, 'kind'>): Promise<PrepareResult> {
+    return unwrap<PrepareResult>(await this.importers.run({ ...task, kind: 'prepare' } satisfies Task));
+  }
+
+  async gives(picture: string): Promise<GivesResult> {
+    return unwrap<GivesResult>(await this.importers.run({ kind: 'gives', picture } satisfies Task));
+  }
+
+  async proposeFocus(source: string, picture: string): Promise<FocusResult> {
+    return unwrap<FocusResult>(await this.importers.run({ kind: 'focus', source, picture } satisfies Task));
+  }
+
+  /** Traits of whoever a picture shows; undefined for nobody. */
+  async traits(picture: string, face?: FaceFrame): Promise<ReadTraits> {
+    return unwrap<ReadTraits>(await this.importers.run({ kind: 'traits', picture, face } satisfies Task));
+  }
+
+  /** Parts of a picture as PNG files; those of a collage when no boxes are given. */
+  async crop(picture: string, boxes?: readonly Box[]): Promise<Uint8Array[]> {
+    return unwrap<Uint8Array[]>(await this.importers.run({ kind: 'crop', picture, boxes } satisfies Task));
+  }
+
+  async coherence(pictures: readonly string[]): Promise<CoherenceResult> {
+    return unwrap<CoherenceResult>(await this.importers.run({ kind: 'coherence', pictures } satisfies Task));
   }
 
   /** Paints in the import pool, so that renders go on. */

@@ -4,36 +4,36 @@ import type { Gives, MixWarning } from '@urbild/core';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { api, ask, type Mix, type Reference, type Take } from '../../api/client';
-import { keys, useTakes } from '../../api/queries';
+import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
+import { keys } from '../../api/keys';
+import { useTakes } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
 import { Course } from './Course';
-import { lookupIn, newInfluence, showsMix, warningsFor } from './influences';
+import { showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
 import { Readings } from './Readings';
 import { Settings } from './Settings';
-import { Tray } from './Tray';
+import { Tray, type TrayItem } from './Tray';
 import { useBenchMix } from './useBenchMix';
+import { useSources } from './useSources';
 
 interface Props {
   readonly stored: Mix;
   readonly mixes: readonly Mix[];
-  readonly references: readonly Reference[];
   readonly gives: readonly Gives[];
   readonly onOpen: (mixId: string) => void;
   readonly onNew: () => void;
 }
 
 /** The instrument: tray, light table, readings, and the course below. */
-export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props) {
+export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const client = useQueryClient();
   const tell = useNotice();
   const [search, setSearch] = useSearchParams();
-  const [dragged, setDragged] = useState<Reference | undefined>(undefined);
+  const [dragged, setDragged] = useState<TrayItem | undefined>(undefined);
   const [followed, setFollowed] = useState<string | undefined>(undefined);
   const { data: all, isPending } = useTakes(stored.id);
-  const lookup = useMemo(() => lookupIn(references), [references]);
   const askFor = useMutation({
     mutationFn: (quality: Take['quality']) => ask(api.POST('/api/v1/takes', { body: { mixId: stored.id, quality } })),
     onSuccess: (take) => {
@@ -50,6 +50,7 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
     if (follows) askFor.mutate('draft');
   });
   const { mix, change, save, undo, redo } = bench;
+  const lookup = useSources(mix.influences);
   const takes = useMemo(() => (all ?? []).filter((t) => t.quality !== 'draft'), [all]);
   const asked = search.get('take');
   const show = (take: Take) => {
@@ -60,8 +61,8 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
   };
   const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0];
   const warnings = useMemo(() => warningsFor(mix, lookup, gives), [mix, lookup, gives]);
-  const add = (reference: Reference) =>
-    change((m) => ({ ...m, influences: [...m.influences, newInfluence(reference)] }));
+  const add = (influence: MixInfluence) =>
+    change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] }));
   const mend = (w: MixWarning) =>
     change((m) => ({
       ...m,
@@ -90,17 +91,17 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const onDragEnd = ({ over, active }: DragEndEvent) => {
     setDragged(undefined);
-    if (over?.id === 'course') add((active.data.current as { reference: Reference }).reference);
+    if (over?.id === 'course') add((active.data.current as { item: TrayItem }).item.influence);
   };
   return (
     <DndContext
       sensors={sensors}
-      onDragStart={({ active }) => setDragged((active.data.current as { reference: Reference }).reference)}
+      onDragStart={({ active }) => setDragged((active.data.current as { item: TrayItem }).item)}
       onDragEnd={onDragEnd}
       onDragCancel={() => setDragged(undefined)}
     >
       <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
-        <Tray references={references} onAdd={add} />
+        <Tray gives={gives} onAdd={add} />
         <LightTable
           take={shown}
           takes={takes}
@@ -196,7 +197,9 @@ export function Bench({ stored, mixes, references, gives, onOpen, onNew }: Props
         </div>
       </div>
       <DragOverlay dropAnimation={null}>
-        {dragged && <img src={dragged.thumbnailUrl} alt="" className="size-16 object-cover opacity-85 shadow-xl" />}
+        {dragged?.thumbnailUrl && (
+          <img src={dragged.thumbnailUrl} alt="" className="size-16 object-cover opacity-85 shadow-xl" />
+        )}
       </DragOverlay>
     </DndContext>
   );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useMixes, useNewMix, useReferences, useStudio } from '../../api/queries';
+import { useMixes, useNewMix, useStudio } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { Bench } from './Bench';
@@ -10,14 +10,13 @@ export function BenchView() {
   const { mixId } = useParams();
   const go = useNavigate();
   const { data: mixes, isPending } = useMixes();
-  const { data: references } = useReferences();
   const { data: studio } = useStudio();
   const newMix = useNewMix();
   const [fallback] = useState(mixId);
   const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : mixes?.[0]);
   const make = () =>
     newMix.mutate({ name: `Mix ${(mixes?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });
-  if (isPending || !references) return <div className="skeleton h-full" aria-label="The bench is being set up" />;
+  if (isPending) return <div className="skeleton h-full" aria-label="The bench is being set up" />;
   if (!mix) {
     const drawing = studio && studio.demo.done < studio.demo.total;
     return (
@@ -40,7 +39,6 @@ export function BenchView() {
       key={mix.id}
       stored={mix}
       mixes={mixes!}
-      references={references}
       gives={studio?.engine.gives ?? ['look', 'palette', 'everything']}
       onOpen={(id) => void go(`/bench/${id}`)}
       onNew={make}

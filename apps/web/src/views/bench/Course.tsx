@@ -77,7 +77,7 @@ export function Course({ mix, lookup, gives, change }: Props) {
             <LaneHead
               key={i.id}
               influence={i}
-              reference={lookup.reference(i)}
+              thumbnailUrl={lookup.source(i)?.thumbnailUrl}
               name={lookup.name(i)}
               hue={lookup.hue(i)}
               gives={gives}

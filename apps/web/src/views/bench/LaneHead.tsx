@@ -2,7 +2,7 @@ import { Eye, EyeOff, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { READINGS, TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
 import { useState } from 'react';
-import type { MixInfluence, Reference } from '../../api/client';
+import type { MixInfluence } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
 import type { Hue } from '../../theme/kinds';
 import { percent, READY_SPANS, round } from './influences';
@@ -10,7 +10,7 @@ import { LANE } from './Lane';
 
 interface Props {
   readonly influence: MixInfluence;
-  readonly reference: Reference | undefined;
+  readonly thumbnailUrl: string | undefined;
   readonly name: string;
   readonly hue: Hue;
   readonly gives: readonly Gives[];
@@ -19,11 +19,11 @@ interface Props {
 }
 
 /** The head of a lane: which reference, what it gives, its weight as a number. */
-export function LaneHead({ influence, reference, name, hue, gives, onChange, onRemove }: Props) {
+export function LaneHead({ influence, thumbnailUrl, name, hue, gives, onChange, onRemove }: Props) {
   return (
     <div className="flex items-center gap-2 border-t border-line px-2" style={{ height: LANE }}>
-      {reference ? (
-        <img src={reference.thumbnailUrl} alt="" className="size-8 shrink-0 rounded-sm object-cover" />
+      {thumbnailUrl ? (
+        <img src={thumbnailUrl} alt="" className="size-8 shrink-0 rounded-sm object-cover" />
       ) : (
         <div className="size-8 shrink-0 rounded-sm bg-shade" />
       )}

@@ -1,22 +1,76 @@
 import { useDraggable } from '@dnd-kit/core';
-import { useState } from 'react';
-import type { Kind, Reference } from '../../api/client';
+import type { Gives } from '@urbild/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useMemo, useRef, useState } from 'react';
+import type { Kind, MixInfluence } from '../../api/client';
+import { useReferencesById, useSearch } from '../../api/references';
+import { useCast, useLooks } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
-import { KINDS } from '../../theme/kinds';
+import { KINDS, type Hue } from '../../theme/kinds';
+import { characterInfluence, lookInfluence, newInfluence } from './influences';
 
-/** A narrow drawer of references to drag into the course. */
-export function Tray({
-  references,
-  onAdd,
-}: {
-  references: readonly Reference[];
-  onAdd: (reference: Reference) => void;
-}) {
-  const [kind, setKind] = useState<Kind | undefined>(undefined);
-  const shown = references.filter((r) => !kind || r.kind === kind);
+/** Something that can be dragged into the course. */
+export interface TrayItem {
+  readonly id: string;
+  readonly name: string;
+  readonly hue: Hue;
+  readonly thumbnailUrl?: string;
+  readonly influence: MixInfluence;
+}
+
+type Shelf = 'pictures' | 'looks' | 'cast';
+const SHELVES: readonly { readonly shelf: Shelf; readonly name: string }[] = [
+  { shelf: 'pictures', name: 'Pictures' },
+  { shelf: 'looks', name: 'Looks' },
+  { shelf: 'cast', name: 'Cast' },
+];
+const ROW = 80;
+
+/** A narrow drawer of pictures, looks and characters to drag into the course. */
+export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influence: MixInfluence) => void }) {
+  const [shelf, setShelf] = useState<Shelf>('pictures');
   return (
     <aside aria-label="Tray" className="flex min-h-0 flex-col border-r border-line bg-paper">
+      <div role="tablist" aria-label="What to drag" className="flex border-b border-line px-1">
+        {SHELVES.map((s) => (
+          <button
+            key={s.shelf}
+            type="button"
+            role="tab"
+            aria-selected={shelf === s.shelf}
+            onClick={() => setShelf(s.shelf)}
+            className={`flex-1 border-b-2 py-1.5 text-sm ${shelf === s.shelf ? 'border-ink font-semibold' : 'border-transparent text-muted hover:text-ink'}`}
+          >
+            {s.name}
+          </button>
+        ))}
+      </div>
+      {shelf === 'pictures' ? (
+        <Pictures onAdd={onAdd} />
+      ) : (
+        <Sheets key={shelf} shelf={shelf} gives={gives} onAdd={onAdd} />
+      )}
+    </aside>
+  );
+}
+
+function Pictures({ onAdd }: { onAdd: (influence: MixInfluence) => void }) {
+  const [kind, setKind] = useState<Kind | undefined>(undefined);
+  const { data: found } = useSearch(kind ? `kind=${kind}` : '');
+  const ids = found?.ids ?? [];
+  const frame = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: Math.ceil(ids.length / 2),
+    getScrollElement: () => frame.current,
+    estimateSize: () => ROW,
+    overscan: 3,
+  });
+  const rows = virtual.getVirtualItems();
+  const shown = rows.flatMap((v) => ids.slice(v.index * 2, v.index * 2 + 2));
+  const references = useReferencesById(shown);
+  return (
+    <>
       <div className="flex gap-1.5 p-2.5 pb-1.5">
         {KINDS.map((k) => (
           <Tip key={k.kind} text={`Only ${k.name.toLowerCase()} pictures`}>
@@ -33,42 +87,129 @@ export function Tray({
         ))}
       </div>
       <h2 className="px-2.5 pb-1 text-sm font-semibold text-muted">Drag into the course</h2>
-      <ul className="grid min-h-0 grid-cols-2 content-start gap-1.5 overflow-auto p-2.5 pt-1">
-        {shown.map((r) => (
-          <TrayPicture key={r.id} reference={r} onAdd={() => onAdd(r)} />
-        ))}
-      </ul>
-    </aside>
+      <div ref={frame} className="min-h-0 flex-1 overflow-auto px-2.5">
+        <ul className="relative" style={{ height: virtual.getTotalSize() }}>
+          {rows.flatMap((v) =>
+            ids.slice(v.index * 2, v.index * 2 + 2).map((id, k) => {
+              const r = references.get(id);
+              return (
+                <li
+                  key={id}
+                  className="absolute w-[calc(50%-3px)]"
+                  style={{ top: v.start, left: k ? 'calc(50% + 3px)' : 0 }}
+                >
+                  {r ? (
+                    <TrayPicture
+                      item={{
+                        id,
+                        name: r.title,
+                        hue: r.kind,
+                        thumbnailUrl: r.thumbnailUrl,
+                        influence: newInfluence(r),
+                      }}
+                      onAdd={onAdd}
+                    />
+                  ) : (
+                    <div className="skeleton h-[72px]" />
+                  )}
+                </li>
+              );
+            }),
+          )}
+        </ul>
+      </div>
+    </>
   );
 }
 
-function TrayPicture({ reference, onAdd }: { reference: Reference; onAdd: () => void }) {
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: reference.id, data: { reference } });
+function Sheets({
+  shelf,
+  gives,
+  onAdd,
+}: {
+  shelf: 'looks' | 'cast';
+  gives: readonly Gives[];
+  onAdd: (influence: MixInfluence) => void;
+}) {
+  const { data: looks } = useLooks();
+  const { data: cast } = useCast();
+  const sheets = useMemo(
+    () =>
+      shelf === 'looks'
+        ? (looks ?? []).map((l) => ({
+            id: l.id,
+            name: l.name,
+            first: l.items[0]?.referenceId,
+            influence: lookInfluence(l.id),
+          }))
+        : (cast ?? []).map((c) => ({
+            id: c.id,
+            name: c.name,
+            first: c.items[0]?.referenceId,
+            influence: characterInfluence(c.id, c.usualWeight, gives),
+          })),
+    [shelf, looks, cast, gives],
+  );
+  const references = useReferencesById(sheets.flatMap((s) => s.first ?? []));
+  if (!sheets.length)
+    return (
+      <p className="p-3 text-sm text-muted">
+        {shelf === 'looks'
+          ? 'No look yet. Make one of style pictures in Looks.'
+          : 'Nobody yet. Make a character in Cast.'}
+      </p>
+    );
   return (
-    <li>
-      <button
-        ref={setNodeRef}
-        type="button"
-        title={reference.title}
-        aria-label={`${reference.title}, ${reference.kind}: add to the course`}
-        {...listeners}
-        onDoubleClick={onAdd}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') onAdd();
-        }}
-        className={`relative block aspect-square w-full touch-none overflow-hidden bg-shade ${isDragging ? 'opacity-40' : ''}`}
-      >
-        <img
-          src={reference.thumbnailUrl}
-          alt=""
-          draggable={false}
-          loading="lazy"
-          className="h-full w-full object-cover"
-        />
-        <span className="absolute bottom-0.5 left-0.5 rounded bg-card p-0.5">
-          <KindSign kind={reference.kind} size={13} />
-        </span>
-      </button>
-    </li>
+    <ul className="grid min-h-0 grid-cols-1 content-start gap-2 overflow-auto p-2.5">
+      {sheets.map((s) => (
+        <li key={s.id}>
+          <TrayPicture
+            wide
+            item={{
+              id: s.id,
+              name: s.name,
+              hue: shelf === 'looks' ? 'style' : 'character',
+              thumbnailUrl: s.first && references.get(s.first)?.thumbnailUrl,
+              influence: s.influence,
+            }}
+            onAdd={onAdd}
+          />
+          <div className="truncate pt-0.5 text-sm">{s.name}</div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function TrayPicture({
+  item,
+  wide = false,
+  onAdd,
+}: {
+  item: TrayItem;
+  wide?: boolean;
+  onAdd: (influence: MixInfluence) => void;
+}) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: item.id, data: { item } });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      title={item.name}
+      aria-label={`${item.name}, ${item.hue}: add to the course`}
+      {...listeners}
+      onDoubleClick={() => onAdd(item.influence)}
+      onKeyDown={(e) => {
+        if (e.key === 'Enter') onAdd(item.influence);
+      }}
+      className={`relative block w-full touch-none overflow-hidden bg-shade ${wide ? 'h-20' : 'h-[72px]'} ${isDragging ? 'opacity-40' : ''}`}
+    >
+      {item.thumbnailUrl && (
+        <img src={item.thumbnailUrl} alt="" draggable={false} loading="lazy" className="h-full w-full object-cover" />
+      )}
+      <span className="absolute bottom-0.5 left-0.5 rounded bg-card p-0.5">
+        <KindSign kind={item.hue} size={13} />
+      </span>
+    </button>
   );
 }

@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { CHANNELS, GIVES, sharesAt, type Influence } from '@urbild/core';
 import type { Mix, Reference, Take } from '../../api/client';
-import { lookupIn, newInfluence, showsMix, warningsFor } from './influences';
+import { lookupIn, newInfluence, showsMix, warningsFor, type Source } from './influences';
 import { sharesFor } from './shares';
 
 const reference = (kind: Reference['kind'], id = kind): Reference => ({ id, kind, title: `a ${kind}` }) as Reference;
+
+const sources = (...all: Reference[]) =>
+  new Map(all.map((r): [string, Source] => [r.id, { name: r.title, hue: r.kind }]));
 
 test('the chart shows the shares of the formula, and all of them together sum to 1', () => {
   const span = fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }));
@@ -32,7 +35,7 @@ test('every kind of reference has first values that raise no warning', () => {
   for (const kind of ['style', 'character', 'face', 'image'] as const) {
     const influence = newInfluence(reference(kind));
     const mix = { influences: [influence], settings: { aspect: '3:2', seed: 1, balance: 1 } } as unknown as Mix;
-    expect(warningsFor(mix, lookupIn([reference(kind)]), ['look', 'palette', 'everything'])).toEqual([]);
+    expect(warningsFor(mix, lookupIn(sources(reference(kind))), ['look', 'palette', 'everything'])).toEqual([]);
   }
   expect(newInfluence(reference('style')).id).not.toBe(newInfluence(reference('style')).id);
 });
@@ -41,12 +44,12 @@ test('warnings speak of references by their titles', () => {
   const influence = { ...newInfluence(reference('style')), weight: 3 };
   const mix = { influences: [influence], settings: { aspect: '3:2', seed: 1, balance: 1 } } as unknown as Mix;
   expect(
-    warningsFor(mix, lookupIn([reference('style')]), undefined)
+    warningsFor(mix, lookupIn(sources(reference('style'))), undefined)
       .map((w) => w.cause)
       .join(),
   ).toContain('a style');
   expect(
-    warningsFor(mix, lookupIn([]), undefined)
+    warningsFor(mix, lookupIn(sources()), undefined)
       .map((w) => w.cause)
       .join(),
   ).toContain('was put away');

@@ -10,13 +10,35 @@ const FIRST: Readonly<Record<Reference['kind'], Pick<MixInfluence, 'gives' | 'we
   face: { gives: 'palette', weight: 0.3, from: 0, to: 0.6 },
 };
 
+const newId = () => crypto.randomUUID().slice(0, 8);
+
 /** A new influence for a reference. */
 export const newInfluence = (reference: Reference): MixInfluence => ({
-  id: crypto.randomUUID().slice(0, 8),
+  id: newId(),
   referenceId: reference.id,
   reading: 'normal',
   on: true,
   ...FIRST[reference.kind],
+});
+
+/** A new influence for a look: its surface and colours, a little less than full weight. */
+export const lookInfluence = (lookId: string): MixInfluence => ({
+  id: newId(),
+  of: 'look',
+  referenceId: lookId,
+  reading: 'normal',
+  on: true,
+  ...FIRST.style,
+});
+
+/** A new influence for a character at its usual weight; it gives what the engine can take of a character. */
+export const characterInfluence = (characterId: string, weight: number, able: readonly Gives[]): MixInfluence => ({
+  id: newId(),
+  of: 'character',
+  referenceId: characterId,
+  reading: 'normal',
+  on: true,
+  ...(able.includes('character') ? { gives: 'character' as const, weight, from: 0, to: 1 } : FIRST.character),
 });
 
 /** The spans that one key sets. */
@@ -29,21 +51,26 @@ export const READY_SPANS = [
 export const round = (x: number, digits = 2): number => Math.round(x * 10 ** digits) / 10 ** digits;
 export const percent = (x: number): string => `${Math.round(x * 100)} %`;
 
+/** What stands behind an influence, as it is shown. */
+export interface Source {
+  readonly name: string;
+  readonly hue: Hue;
+  readonly thumbnailUrl?: string;
+}
+
 /** Kinds and titles of the references of a mix, by influence id. */
 export interface Lookup {
-  readonly reference: (influence: MixInfluence) => Reference | undefined;
+  readonly source: (influence: MixInfluence) => Source | undefined;
   readonly name: (influence: MixInfluence) => string;
   readonly hue: (influence: MixInfluence) => Hue;
 }
 
-export function lookupIn(references: readonly Reference[]): Lookup {
-  const byId = new Map(references.map((r) => [r.id, r]));
-  return {
-    reference: (i) => byId.get(i.referenceId),
-    name: (i) => byId.get(i.referenceId)?.title ?? 'A reference that was put away',
-    hue: (i) => byId.get(i.referenceId)?.kind ?? 'image',
-  };
-}
+/** A lookup over sources by their id. */
+export const lookupIn = (sources: ReadonlyMap<string, Source>): Lookup => ({
+  source: (i) => sources.get(i.referenceId),
+  name: (i) => sources.get(i.referenceId)?.name ?? 'A reference that was put away',
+  hue: (i) => sources.get(i.referenceId)?.hue ?? 'image',
+});
 
 /** All warnings of a mix, with the names of its references. */
 export function warningsFor(
@@ -55,7 +82,7 @@ export function warningsFor(
   return warningsOf({ influences: mix.influences, balance: mix.settings.balance }, { names, supported });
 }
 
-const FIELDS = ['id', 'referenceId', 'gives', 'weight', 'from', 'to', 'reading', 'on'] as const;
+const FIELDS = ['id', 'of', 'referenceId', 'gives', 'weight', 'from', 'to', 'reading', 'on'] as const;
 
 /** True if two lists of influences are the same, field by field. */
 const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]): boolean =>

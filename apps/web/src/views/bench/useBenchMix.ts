@@ -1,7 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, ServerProblem, type Mix } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys } from '../../api/keys';
+
 import { useNotice } from '../../parts/notices';
 
 /** What of a mix is edited on the bench. */

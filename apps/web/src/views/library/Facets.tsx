@@ -1,50 +1,192 @@
-import type { ReactNode } from 'react';
-import type { Kind, Reference } from '../../api/client';
+import { BookmarkPlus, Heart, X } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
+import { api, ask } from '../../api/client';
+import { keys } from '../../api/keys';
+import type { Found } from '../../api/references';
+import { useAct, useCast, useLooks, useShelf } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { KINDS } from '../../theme/kinds';
+import type { LibraryState } from './useLibraryState';
 
-interface Props {
-  readonly references: readonly Reference[];
-  readonly kind: Kind | null;
-  readonly tag: string | null;
-  readonly onKind: (kind: Kind | null) => void;
-  readonly onTag: (tag: string | null) => void;
-}
+const RIGHTS = ['own work', 'licensed', 'supplied by client', 'personal use only', 'not cleared'] as const;
+const STATES = [
+  { state: 'fine', name: 'Sound' },
+  { state: 'warning', name: 'With a warning' },
+  { state: 'serious', name: 'With a serious fault' },
+] as const;
+/** Colours to look for, around the circle and in grey. */
+const COLOURS = [
+  '#b5402f',
+  '#c9782d',
+  '#c9a53a',
+  '#6f8b3c',
+  '#3f7f6f',
+  '#3f6f9a',
+  '#4a4f94',
+  '#8a4a86',
+  '#e9dfc8',
+  '#8b8b8b',
+  '#26282c',
+  '#6b4a33',
+];
 
-/** What the library can be narrowed by, with counts. */
-export function Facets({ references, kind, tag, onKind, onTag }: Props) {
-  const tags = new Map<string, number>();
-  for (const r of references) for (const t of r.tags) tags.set(t, (tags.get(t) ?? 0) + 1);
-  const common = [...tags].sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).slice(0, 24);
+/** What the library can be narrowed by, with counts of what each choice would leave. */
+export function Facets({ found, state }: { found: Found | undefined; state: LibraryState }) {
+  const { search, set } = state;
+  const { data: looks } = useLooks();
+  const { data: cast } = useCast();
+  const facets = found?.facets;
+  const choice = (key: string, value: string, name: string, count: number | undefined, sign?: ReactNode) => (
+    <Choice
+      key={value}
+      name={name}
+      sign={sign}
+      count={count ?? 0}
+      chosen={search.get(key) === value}
+      onChoose={() => set({ [key]: search.get(key) === value ? null : value, sel: null })}
+    />
+  );
+  const tags = Object.entries(facets?.tag ?? {})
+    .sort((a, b) => b[1] - a[1] || a[0].localeCompare(b[0]))
+    .slice(0, 24);
   return (
     <aside aria-label="Narrow the library" className="min-h-0 overflow-auto border-r border-line bg-paper px-3 py-4">
+      <SavedSearches state={state} />
       <Facet title="Kind">
-        <Choice name="All" count={references.length} chosen={!kind} onChoose={() => onKind(null)} />
-        {KINDS.map((k) => (
-          <Choice
-            key={k.kind}
-            name={k.name}
-            sign={<KindSign kind={k.kind} />}
-            count={references.filter((r) => r.kind === k.kind).length}
-            chosen={kind === k.kind}
-            onChoose={() => onKind(kind === k.kind ? null : k.kind)}
-          />
-        ))}
+        {KINDS.map((k) => choice('kind', k.kind, k.name, facets?.kind[k.kind], <KindSign kind={k.kind} />))}
       </Facet>
-      {common.length > 0 && (
-        <Facet title="Tags">
-          {common.map(([name, count]) => (
-            <Choice
-              key={name}
-              name={name}
-              count={count}
-              chosen={tag === name}
-              onChoose={() => onTag(tag === name ? null : name)}
+      <section className="mb-5">
+        <h2 className="mb-1.5 px-1 text-sm font-semibold text-muted">Colour</h2>
+        <div className="grid grid-cols-6 gap-1 px-1">
+          {COLOURS.map((c) => (
+            <button
+              key={c}
+              type="button"
+              aria-label={`Pictures with the colour ${c}`}
+              aria-pressed={search.get('colour') === c}
+              onClick={() => set({ colour: search.get('colour') === c ? null : c, like: null, sel: null })}
+              className={`aspect-square rounded-sm border border-line ${search.get('colour') === c ? 'outline-2 outline-offset-1 outline-cinnabar' : ''}`}
+              style={{ background: c }}
             />
           ))}
-        </Facet>
+        </div>
+        {search.get('colour') && (
+          <label className="mt-2 flex items-center gap-2 px-1 text-sm text-muted">
+            how near
+            <input
+              type="range"
+              min={0.02}
+              max={0.2}
+              step={0.01}
+              value={search.get('tolerance') ?? 0.08}
+              onChange={(e) => set({ tolerance: e.target.value })}
+              className="min-w-0 flex-1 accent-ink"
+            />
+          </label>
+        )}
+      </section>
+      {!!looks?.length && (
+        <Facet title="Looks">{looks.map((l) => choice('look', l.id, l.name, facets?.look[l.id]))}</Facet>
       )}
+      {!!cast?.length && (
+        <Facet title="Cast">{cast.map((c) => choice('character', c.id, c.name, facets?.character[c.id]))}</Facet>
+      )}
+      {tags.length > 0 && <Facet title="Tags">{tags.map(([t, count]) => choice('tag', t, t, count))}</Facet>}
+      <Facet title="Rating">
+        <li className="flex items-center gap-0.5 px-1">
+          {[1, 2, 3, 4, 5].map((n) => (
+            <button
+              key={n}
+              type="button"
+              aria-label={`At least ${n} of 5`}
+              aria-pressed={search.get('rating') === String(n)}
+              onClick={() => set({ rating: search.get('rating') === String(n) ? null : String(n), sel: null })}
+              className={`figures rounded border px-2 py-0.5 text-sm ${Number(search.get('rating') ?? 9) <= n ? 'border-ink bg-card font-semibold' : 'border-line text-muted hover:border-edge'}`}
+            >
+              {n}
+            </button>
+          ))}
+        </li>
+        {choice('favourite', 'true', 'Favourites', facets?.favourite, <Heart size={15} aria-hidden />)}
+      </Facet>
+      <Facet title="Checks">{STATES.map((s) => choice('state', s.state, s.name, facets?.state[s.state]))}</Facet>
+      <Facet title="Rights">{RIGHTS.map((r) => choice('rights', r, r, facets?.rights[r]))}</Facet>
+      <Facet title="Use">
+        {choice('used', 'unused', 'In no mix yet', facets?.unused)}
+        {choice('away', 'true', 'Put away', facets?.away)}
+      </Facet>
     </aside>
+  );
+}
+
+function SavedSearches({ state: { query, set, narrowed, clear } }: { state: LibraryState }) {
+  const { data: shelf } = useShelf();
+  const [naming, setNaming] = useState(false);
+  const add = useAct(keys.shelf, (name: string) =>
+    ask(api.POST('/api/v1/shelf', { body: { kind: 'search', name, text: query } })),
+  );
+  const drop = useAct(keys.shelf, (id: string) => ask(api.DELETE('/api/v1/shelf/{id}', { params: { path: { id } } })));
+  const searches = shelf?.filter((s) => s.kind === 'search') ?? [];
+  if (!searches.length && !narrowed) return null;
+  return (
+    <section className="mb-5" aria-label="Saved searches">
+      {searches.length > 0 && <h2 className="mb-1 px-1 text-sm font-semibold text-muted">Saved searches</h2>}
+      <ul>
+        {searches.map((s) => (
+          <li key={s.id} className="group flex items-center">
+            <button
+              type="button"
+              className="min-w-0 flex-1 truncate rounded-md px-1 py-1 text-left hover:bg-shade"
+              onClick={() => {
+                clear();
+                set(Object.fromEntries(new URLSearchParams(s.text)));
+              }}
+            >
+              {s.name}
+            </button>
+            <button
+              type="button"
+              aria-label={`Forget the search ${s.name}`}
+              className="rounded p-1 text-muted hover:text-ink"
+              onClick={() => void drop(s.id)}
+            >
+              <X size={13} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {narrowed &&
+        (naming ? (
+          <input
+            autoFocus
+            aria-label="Name of the search"
+            placeholder="name of the search"
+            maxLength={120}
+            className="mt-1 w-full rounded-md border border-edge bg-card px-2 py-1"
+            onBlur={() => setNaming(false)}
+            onKeyDown={(e) => {
+              if (e.key === 'Escape') setNaming(false);
+              if (e.key === 'Enter' && e.currentTarget.value.trim()) {
+                void add(e.currentTarget.value.trim());
+                setNaming(false);
+              }
+            }}
+          />
+        ) : (
+          <div className="mt-1 flex gap-3 px-1 text-sm">
+            <button
+              type="button"
+              className="flex items-center gap-1 text-muted underline underline-offset-2 hover:text-ink"
+              onClick={() => setNaming(true)}
+            >
+              <BookmarkPlus size={14} aria-hidden /> Keep this search
+            </button>
+            <button type="button" className="text-muted underline underline-offset-2 hover:text-ink" onClick={clear}>
+              Clear
+            </button>
+          </div>
+        ))}
+    </section>
   );
 }
 

@@ -1,81 +1,94 @@
-import { Plus, Search } from 'lucide-react';
-import { useMemo } from 'react';
-import { useSearchParams } from 'react-router';
-import type { Kind, Reference } from '../../api/client';
-import { useReferences, useStudio } from '../../api/queries';
+import { Plus, Search, X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { useStudio } from '../../api/queries';
+import { useReferencesById, useSearch } from '../../api/references';
+import { stepBack } from '../../api/undo';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { useImports } from '../../parts/imports';
+import { inField } from '../../parts/inField';
+import { DropShelf } from './DropShelf';
 import { Facets } from './Facets';
 import { Inspector } from './Inspector';
 import { PictureRows } from './PictureRows';
+import { useLibraryState, type LibraryState } from './useLibraryState';
+
+const SORTS = [
+  ['newest', 'newest first'],
+  ['oldest', 'oldest first'],
+  ['title', 'by title'],
+  ['rating', 'best first'],
+  ['used', 'most used first'],
+] as const;
+/** How many of a selection the inspector looks at. */
+const LOOKED_AT = 60;
 
 /** All references: facets, pictures, and the inspector of the selection. What is looked at is in the address. */
 export function LibraryView() {
-  const { data: all, isPending } = useReferences();
+  const state = useLibraryState();
+  const { query, narrowed, selected, set, clear } = state;
+  const { data: found, isPending } = useSearch(query);
   const { data: studio } = useStudio();
   const { choose } = useImports();
-  const [search, setSearch] = useSearchParams();
-  const kind = search.get('kind') as Kind | null;
-  const tag = search.get('tag');
-  const words = search.get('words') ?? '';
-  const selected = useMemo(() => search.getAll('sel'), [search]);
-  const shown = useMemo(() => (all ?? []).filter((r) => matches(r, kind, tag, words)), [all, kind, tag, words]);
-  const set = (changes: Record<string, string | readonly string[] | null>) =>
-    setSearch(
-      (before) => {
-        const next = new URLSearchParams(before);
-        for (const [key, value] of Object.entries(changes)) {
-          next.delete(key);
-          for (const v of value === null ? [] : [value].flat()) if (v) next.append(key, v);
-        }
-        return next;
-      },
-      { replace: true },
-    );
+  const chosen = useReferencesById(selected.slice(0, LOOKED_AT));
   const drawing = studio && studio.demo.done < studio.demo.total;
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || inField(e.target)) return;
+      e.preventDefault();
+      void stepBack(e.shiftKey);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
   return (
-    <div className="grid h-full grid-cols-[188px_minmax(0,1fr)_300px]">
-      <Facets
-        references={all ?? []}
-        kind={kind}
-        tag={tag}
-        onKind={(k) => set({ kind: k, sel: null })}
-        onTag={(t) => set({ tag: t, sel: null })}
-      />
+    <DropShelf>
+      <Facets found={found} state={state} />
       <section aria-label="Pictures" className="flex min-h-0 flex-col bg-booth">
         <div className="flex gap-2 p-3 pb-2">
-          <label className="flex flex-1 items-center gap-2 rounded-lg bg-card px-3">
-            <Search size={16} className="text-muted" aria-hidden />
-            <span className="sr-only">Find by words</span>
-            <input
-              className="w-full bg-transparent py-1.5 outline-offset-4"
-              placeholder="Find by words: a title, a tag, a note"
-              value={words}
-              onChange={(e) => set({ words: e.target.value, sel: null })}
-            />
-          </label>
+          <WordSearch state={state} />
+          <select
+            aria-label="Order"
+            value={state.search.get('sort') ?? 'newest'}
+            onChange={(e) => set({ sort: e.target.value === 'newest' ? null : e.target.value })}
+            className="rounded-lg bg-card px-2"
+          >
+            {SORTS.map(([value, name]) => (
+              <option key={value} value={value}>
+                {name}
+              </option>
+            ))}
+          </select>
+          <Link
+            to="/library/keepers"
+            className="flex items-center rounded-lg bg-card px-3 font-semibold hover:bg-paper"
+          >
+            What worked
+          </Link>
           <Button look="main" onClick={choose} className="flex items-center gap-1.5">
-            <Plus size={16} aria-hidden /> Bring in pictures
+            <Plus size={16} aria-hidden /> Bring in
           </Button>
         </div>
+        {state.search.get('like') && <LikeBar state={state} />}
         <div className="min-h-0 flex-1">
           {isPending ? (
             <Skeleton />
-          ) : shown.length ? (
-            <PictureRows references={shown} selected={selected} onSelect={(ids) => set({ sel: ids })} />
-          ) : drawing ? (
+          ) : found?.ids.length ? (
+            <PictureRows
+              ids={found.ids}
+              aspects={found.aspects}
+              selected={selected}
+              onSelect={(ids) => set({ sel: ids })}
+            />
+          ) : drawing && !narrowed ? (
             <EmptyState dark title="The painter is at work">
               The demo studio is being drawn, {studio.demo.done} of {studio.demo.total} are done. Pictures appear here
               one by one.
             </EmptyState>
-          ) : all?.length ? (
-            <EmptyState
-              dark
-              title="Nothing like that here"
-              action={<Button onClick={() => set({ kind: null, tag: null, words: null })}>Show everything</Button>}
-            >
-              No picture has this kind, tag and these words together.
+          ) : narrowed ? (
+            <EmptyState dark title="Nothing like that here" action={<Button onClick={clear}>Show everything</Button>}>
+              No picture has all of this together.
             </EmptyState>
           ) : (
             <EmptyState
@@ -92,19 +105,78 @@ export function LibraryView() {
             </EmptyState>
           )}
         </div>
+        {found && (
+          <p role="status" className="figures px-3 py-1 text-sm text-white">
+            {found.total === found.all ? `${found.total} pictures` : `${found.total} of ${found.all} pictures`}
+            {selected.length > 1 ? `, ${selected.length} chosen` : ''}
+          </p>
+        )}
       </section>
-      <Inspector references={(all ?? []).filter((r) => selected.includes(r.id))} />
-    </div>
+      <Inspector
+        ids={selected}
+        references={[...chosen.values()]}
+        onLike={(id, by) => set({ like: id, by, sel: id, colour: null })}
+        onColour={(colour) => set({ colour, like: null })}
+      />
+    </DropShelf>
   );
 }
 
-function matches(r: Reference, kind: Kind | null, tag: string | null, words: string): boolean {
-  if ((kind && r.kind !== kind) || (tag && !r.tags.includes(tag))) return false;
-  const text = `${r.title} ${r.tags.join(' ')} ${r.notes}`.toLowerCase();
-  return words
-    .toLowerCase()
-    .split(/\s+/)
-    .every((w) => text.includes(w));
+/** Words are looked for as they are typed. */
+function WordSearch({ state: { search, set } }: { state: LibraryState }) {
+  const asked = search.get('words') ?? '';
+  const [text, setText] = useState(asked);
+  const [seen, setSeen] = useState(asked);
+  // the address may change by a saved search or by going back
+  if (seen !== asked) {
+    setSeen(asked);
+    setText(asked);
+  }
+  useEffect(() => {
+    if (text === asked) return;
+    const soon = setTimeout(() => set({ words: text || null, sel: null }), 120);
+    return () => clearTimeout(soon);
+  }, [text, asked, set]);
+  return (
+    <label className="flex min-w-0 flex-1 items-center gap-2 rounded-lg bg-card px-3">
+      <Search size={16} className="shrink-0 text-muted" aria-hidden />
+      <span className="sr-only">Find by words</span>
+      <input
+        className="w-full bg-transparent py-1.5 outline-offset-4"
+        placeholder="Find by words: title, tag, note, what it shows"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
+    </label>
+  );
+}
+
+function LikeBar({ state: { search, set } }: { state: LibraryState }) {
+  const by = search.get('by') ?? 'content';
+  return (
+    <div className="mx-3 mb-2 flex items-center gap-3 rounded-lg bg-card px-3 py-1.5">
+      <span className="flex-1">Pictures like the chosen one, nearest first</span>
+      {(['content', 'style'] as const).map((b) => (
+        <button
+          key={b}
+          type="button"
+          aria-pressed={by === b}
+          onClick={() => set({ by: b })}
+          className={`rounded px-2 py-0.5 ${by === b ? 'bg-shade font-semibold' : 'text-muted hover:text-ink'}`}
+        >
+          {b === 'content' ? 'by what it shows' : 'by how it is made'}
+        </button>
+      ))}
+      <button
+        type="button"
+        aria-label="All pictures again"
+        className="rounded p-1"
+        onClick={() => set({ like: null, by: null })}
+      >
+        <X size={16} aria-hidden />
+      </button>
+    </div>
+  );
 }
 
 function Skeleton() {

@@ -1,24 +1,26 @@
-import { useNavigate } from 'react-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { api, ask, type Mix, type Reference } from '../../api/client';
-import { keys } from '../../api/queries';
+import { useNavigate } from 'react-router';
+import { api, ask, type Mix, type MixInfluence } from '../../api/client';
+import { keys } from '../../api/keys';
 import { useNotice } from '../../parts/notices';
 import { newInfluence } from '../bench/influences';
 
-/** Adds references to the mix that was worked on last (or to a new one) and goes to the bench. */
-export function useWeigh(): (references: readonly Reference[]) => Promise<void> {
+/** How many references go onto the bench at once. */
+const MOST = 12;
+
+/** Adds influences to the mix that was worked on last (or to a new one) and goes to the bench. */
+export function useWeighInfluences(): (influences: readonly MixInfluence[]) => Promise<void> {
   const go = useNavigate();
   const client = useQueryClient();
   const tell = useNotice();
-  return async (references) => {
+  return async (added) => {
     try {
       const mixes = await client.fetchQuery({ queryKey: keys.mixes, queryFn: () => ask(api.GET('/api/v1/mixes')) });
       const last: Mix = mixes[0] ?? (await ask(api.POST('/api/v1/mixes', { body: { name: 'First mix', prompt: '' } })));
-      const influences = [...last.influences, ...references.map(newInfluence)];
       await ask(
         api.PATCH('/api/v1/mixes/{id}', {
           params: { path: { id: last.id } },
-          body: { version: last.version, influences },
+          body: { version: last.version, influences: [...last.influences, ...added].slice(0, 24) },
         }),
       );
       await client.invalidateQueries({ queryKey: keys.mixes });
@@ -26,5 +28,14 @@ export function useWeigh(): (references: readonly Reference[]) => Promise<void> 
     } catch (error) {
       tell((error as Error).message, { grave: true });
     }
+  };
+}
+
+/** As {@link useWeighInfluences}, for references by id. */
+export function useWeigh(): (ids: readonly string[]) => Promise<void> {
+  const weigh = useWeighInfluences();
+  return async (ids) => {
+    const wanted = ids.slice(0, MOST).join(',');
+    await weigh((await ask(api.GET('/api/v1/references', { params: { query: { ids: wanted } } }))).map(newInfluence));
   };
 }

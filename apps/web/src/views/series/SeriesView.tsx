@@ -1,13 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo } from 'react';
+import { useEffect } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Mix, type Series } from '../../api/client';
-import { keys, useMixes, useReferences, useSeries, useStudio } from '../../api/queries';
+import { keys } from '../../api/keys';
+import { useMixes, useSeries, useStudio } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { KindSign } from '../../parts/KindSign';
 import { useNotice } from '../../parts/notices';
-import { lookupIn, type Lookup } from '../bench/influences';
+import type { Lookup } from '../bench/influences';
+import { useSources } from '../bench/useSources';
 import { DriftChart } from './DriftChart';
 import { ShotColumn } from './ShotColumn';
 import { ShotSheet } from './ShotSheet';
@@ -17,11 +19,10 @@ export function SeriesView() {
   const { seriesId } = useParams();
   const { data: all, isPending } = useSeries();
   const { data: mixes } = useMixes();
-  const { data: references } = useReferences();
   const { data: studio } = useStudio();
   const begin = useBegin();
   const series = all?.find((s) => s.id === seriesId) ?? all?.[0];
-  const lookup = useMemo(() => lookupIn(references ?? []), [references]);
+  const lookup = useSources(mixes?.find((m) => m.id === series?.mixId)?.influences ?? []);
   if (isPending) return <div className="skeleton h-full" aria-label="The series is being opened" />;
   if (!series) {
     const drawing = studio && studio.demo.done < studio.demo.total;
@@ -100,8 +101,8 @@ function Sheet({ series, mix, lookup }: { series: Series; mix: Mix | undefined; 
             to={`/bench/${mix.id}`}
             className={`flex items-center gap-2 rounded-lg border border-line bg-card py-1 pr-3 pl-1 ${i.on ? '' : 'opacity-50'}`}
           >
-            {lookup.reference(i) && (
-              <img src={lookup.reference(i)!.thumbnailUrl} alt="" className="size-6 rounded object-cover" />
+            {lookup.source(i)?.thumbnailUrl && (
+              <img src={lookup.source(i)!.thumbnailUrl} alt="" className="size-6 rounded object-cover" />
             )}
             <KindSign kind={lookup.hue(i)} size={14} />
             <span>{lookup.name(i)}</span>

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Series, type Shot } from '../../api/client';
-import { keys } from '../../api/queries';
+import { keys } from '../../api/keys';
+
 import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { useNotice } from '../../parts/notices';

@@ -35,7 +35,10 @@ export const CLOTH: readonly Lch[] = [
   COLOUR_VALUES.green,
 ];
 /** A seed from the description alone: the same words, the same person. */
-export function seedOf({ age, sex, build, skin, hair, beard, garments, clothes }: PersonBrief, nth: number): number {
+export function seedOf(
+  { age, sex, build, skin, hair, beard, garments, clothes, variant = 0 }: PersonBrief,
+  nth: number,
+): number {
   return hashText(
     JSON.stringify([
       age,
@@ -46,7 +49,7 @@ export function seedOf({ age, sex, build, skin, hair, beard, garments, clothes }
       beard,
       garments.map((g) => [g.kind, g.colour?.name]),
       clothes?.name,
-      nth,
+      nth + 1000 * variant,
     ]),
   );
 }

@@ -1,4 +1,8 @@
 import { Migration202611231 } from './migration202611231';
+import { Migration202611232 } from './migration202611232';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
-export const MIGRATIONS = [{ name: '202611231-first', class: Migration202611231 }];
+export const MIGRATIONS = [
+  { name: '202611231-first', class: Migration202611231 },
+  { name: '202611232-library', class: Migration202611232 },
+];

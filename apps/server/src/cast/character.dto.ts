@@ -1,0 +1,203 @@
+import { ApiProperty } from '@nestjs/swagger';
+import {
+  CHOICE_TRAITS,
+  COLOUR_TRAITS,
+  NUMBER_TRAITS,
+  colourName,
+  srgbToLab,
+  type Trait,
+  type TraitName,
+  type TraitSheet,
+} from '@urbild/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { hexOf } from '../library/reference.dto';
+import { SLOTS, type Character, type Slot } from './character.entity';
+
+const TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
+
+export class SheetItemDto {
+  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty({ enum: SLOTS, enumName: 'Slot' }) @IsIn(SLOTS) slot!: Slot;
+}
+
+/** One trait. Exactly one of colour, number and choice is there. */
+export class TraitDto {
+  @ApiProperty({ enum: TRAITS, enumName: 'TraitName' }) @IsIn(TRAITS) name!: TraitName;
+  @ApiProperty({ required: false, example: '#b5653a' }) @IsOptional() @Matches(/^#[0-9a-f]{6}$/) colour?: string;
+  @ApiProperty({ required: false, description: '1 is usual' })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(4)
+  number?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) choice?: string;
+  @ApiProperty({ required: false, description: 'the colour in a word' }) @IsOptional() @IsString() word?: string;
+  @ApiProperty({ required: false, description: '0..1' }) @IsOptional() @IsNumber() @Min(0) @Max(1) confidence?: number;
+  @ApiProperty({ required: false, description: 'set by a person: new pictures do not change it' })
+  @IsOptional()
+  @IsBoolean()
+  locked?: boolean;
+}
+
+/** A named person or creature. */
+export class CharacterDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() name!: string;
+  @ApiProperty({ example: 'person' }) species!: string;
+  @ApiProperty() description!: string;
+  @ApiProperty({ type: [SheetItemDto] }) items!: SheetItemDto[];
+  @ApiProperty({ minimum: 0, maximum: 2 }) usualWeight!: number;
+  @ApiProperty({ type: [TraitDto], description: 'what a person corrected' }) corrected!: TraitDto[];
+  @ApiProperty() updatedAt!: string;
+  @ApiProperty({ description: 'to be sent with every change' }) version!: number;
+}
+
+class CharacterFieldsDto {
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) species?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) description?: string;
+  @ApiProperty({ type: [SheetItemDto], required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => SheetItemDto)
+  items?: SheetItemDto[];
+  @ApiProperty({ required: false, minimum: 0, maximum: 2 })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(2)
+  usualWeight?: number;
+  @ApiProperty({ type: [TraitDto], required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => TraitDto)
+  corrected?: TraitDto[];
+}
+
+const NAME = /^[\p{L}][\p{L}\p{N} .'-]*$/u;
+
+export class NewCharacterDto extends CharacterFieldsDto {
+  @ApiProperty()
+  @IsString()
+  @Length(1, 60)
+  @Matches(NAME, { message: 'name: letters, as it is written in prompts' })
+  name!: string;
+}
+
+/** Changes to a character; what is absent stays. */
+export class ChangeCharacterDto extends CharacterFieldsDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
+  @ApiProperty({ required: false })
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  @Matches(NAME, { message: 'name: letters, as it is written in prompts' })
+  name?: string;
+}
+
+/** How one picture of a sheet was read. */
+class SheetReadingDto {
+  @ApiProperty() referenceId!: string;
+  @ApiProperty({ type: [TraitDto] }) traits!: TraitDto[];
+}
+
+/** What was read of a character from all its pictures. */
+export class CharacterReadingDto {
+  @ApiProperty({ type: [TraitDto] }) traits!: TraitDto[];
+  @ApiProperty({ type: [SheetReadingDto] }) pictures!: SheetReadingDto[];
+  @ApiProperty({ description: '0..1' }) agreement!: number;
+  @ApiProperty({ required: false, description: 'the picture that falls out' }) odd?: string;
+  @ApiProperty({ type: [String] }) advice!: string[];
+  @ApiProperty({ description: 'pictures that nobody has looked at yet' }) waiting!: number;
+}
+
+export class DescribeDto {
+  @ApiProperty({ description: 'who it is, in words' }) @IsString() @Length(2, 400) description!: string;
+}
+
+/** A picture painted from a description. */
+export class CandidateDto {
+  @ApiProperty() hash!: string;
+  @ApiProperty() pictureUrl!: string;
+}
+
+export class PickDto {
+  @ApiProperty() @Matches(/^[0-9a-f]{64}$/) hash!: string;
+  @ApiProperty()
+  @IsString()
+  @Length(1, 60)
+  @Matches(NAME, { message: 'name: letters, as it is written in prompts' })
+  name!: string;
+  @ApiProperty() @IsString() @Length(2, 400) description!: string;
+}
+
+/** A trait sheet as a list. */
+export const traitList = (sheet: TraitSheet): TraitDto[] =>
+  TRAITS.flatMap((name) => {
+    const t = sheet[name];
+    if (!t) return [];
+    const { colour, number, choice, confidence, locked } = t;
+    return [
+      {
+        name,
+        ...(colour ? { colour: hexOf(colour), word: colourName(colour) } : {}),
+        ...(number === undefined ? {} : { number: Math.round(number * 1000) / 1000 }),
+        ...(choice === undefined ? {} : { choice }),
+        confidence: Math.round(confidence * 100) / 100,
+        ...(locked ? { locked } : {}),
+      },
+    ];
+  });
+
+/** The inverse of {@link traitList}, for what a person corrected: all of it locked. */
+export const sheetOf = (list: readonly TraitDto[]): TraitSheet =>
+  Object.fromEntries(
+    list.map(({ name, colour, number, choice }): [TraitName, Trait] => [
+      name,
+      {
+        ...(colour
+          ? {
+              colour: srgbToLab(
+                ...([1, 3, 5].map((k) => parseInt(colour.slice(k, k + 2), 16)) as [number, number, number]),
+              ),
+            }
+          : {}),
+        ...(number === undefined ? {} : { number }),
+        ...(choice === undefined ? {} : { choice }),
+        confidence: 1,
+        locked: true,
+      },
+    ]),
+  );
+
+/** The form in which a character leaves the server. */
+export const toCharacterDto = (c: Character): CharacterDto => ({
+  id: c.id,
+  name: c.name,
+  species: c.species,
+  description: c.description,
+  items: c.items,
+  usualWeight: c.usualWeight,
+  corrected: traitList(c.corrected),
+  updatedAt: c.updatedAt.toISOString(),
+  version: c.version,
+});

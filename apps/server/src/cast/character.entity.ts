@@ -1,0 +1,34 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { TraitSheet } from '@urbild/core';
+
+/** What a picture on a model sheet shows. */
+export const SLOTS = ['front', 'three-quarter', 'side', 'full figure', 'expression', 'outfit'] as const;
+export type Slot = (typeof SLOTS)[number];
+
+/** One picture of a model sheet. */
+export interface SheetItem {
+  readonly referenceId: string;
+  readonly slot: Slot;
+}
+
+/** A named person or creature. */
+export const CharacterEntity = defineEntity({
+  name: 'Character',
+  tableName: 'character',
+  properties: {
+    id: p.string().primary(),
+    name: p.string(),
+    species: p.string(),
+    description: p.text(),
+    items: p.json<SheetItem[]>(),
+    /** 0..2 */
+    usualWeight: p.double().$type<number>(),
+    /** What a person corrected or locked, by the name of the trait. */
+    corrected: p.json<TraitSheet>(),
+    createdAt: p.datetime(),
+    updatedAt: p.datetime().index(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().version(),
+  },
+});
+export type Character = InferEntity<typeof CharacterEntity>;

@@ -1,0 +1,276 @@
+import type { CheckState, Kind, RightsKind } from '../reference.entity';
+
+/** What the catalogue knows of a reference. */
+export interface CatalogueRow {
+  readonly id: string;
+  readonly kind: Kind;
+  readonly title: string;
+  readonly tags: readonly string[];
+  readonly rating: number;
+  readonly favourite: boolean;
+  readonly rights: RightsKind;
+  readonly state: CheckState;
+  /** Milliseconds since 1970. */
+  readonly createdAt: number;
+  readonly aspect: number;
+  readonly away: boolean;
+  /** L, a, b, weight of up to six colours. */
+  readonly colours: readonly number[];
+  readonly hash: string;
+}
+
+/** Vectors of a row, 8 bits a number. */
+export interface RowVectors {
+  readonly likeness: Int8Array;
+  readonly mirrored: Int8Array;
+  readonly style: Int8Array;
+}
+
+/** Where references are used. */
+export interface Uses {
+  /** Set id -> ids of its references. */
+  readonly looks: ReadonlyMap<string, ReadonlySet<string>>;
+  readonly cast: ReadonlyMap<string, ReadonlySet<string>>;
+  /** Reference id -> number of mixes. */
+  readonly mixes: ReadonlyMap<string, number>;
+}
+
+export const SORTS = ['newest', 'oldest', 'title', 'rating', 'used', 'likeness'] as const;
+export type Sort = (typeof SORTS)[number];
+
+/** What is looked for; what is absent does not narrow. */
+export interface CatalogueQuery {
+  /** Ids that the words were found in. */
+  readonly found?: ReadonlySet<string>;
+  readonly kind?: Kind;
+  readonly tag?: string;
+  readonly rights?: RightsKind;
+  readonly state?: CheckState;
+  /** At least so many stars. */
+  readonly rating?: number;
+  readonly favourite?: boolean;
+  readonly look?: string;
+  readonly character?: string;
+  readonly used?: 'used' | 'unused';
+  readonly away?: boolean;
+  /** OKLab, and how far off it may be (a distance in OKLab). */
+  readonly colour?: { readonly lab: readonly [number, number, number]; readonly tolerance: number };
+  readonly like?: { readonly id: string; readonly by: 'content' | 'style' };
+  readonly sort?: Sort;
+}
+
+/** How often each value of each facet occurs among what the other facets leave. */
+export type Facets = Readonly<
+  Record<'kind' | 'tag' | 'rights' | 'state' | 'look' | 'character', Readonly<Record<string, number>>>
+> & {
+  readonly favourite: number;
+  readonly unused: number;
+  readonly away: number;
+};
+
+export interface CatalogueResult {
+  readonly ids: string[];
+  readonly aspects: number[];
+  readonly facets: Facets;
+}
+
+type Narrowing = keyof Omit<CatalogueQuery, 'like' | 'sort' | 'colour' | 'found'>;
+
+const NOWHERE: Uses = { looks: new Map(), cast: new Map(), mixes: new Map() };
+
+/** How many pictures "like this" shows. */
+const ALIKE = 200;
+
+/**
+ * All references in memory, in columns, so that any filter over tens of thousands takes a few milliseconds. Pure: rows and
+ * vectors are put in, questions answered; where they come from is the worker's matter.
+ */
+export class Catalogue {
+  readonly #rows = new Map<string, CatalogueRow>();
+  readonly #vectors = new Map<string, RowVectors>();
+  #uses: Uses = NOWHERE;
+  #order: CatalogueRow[] | undefined;
+
+  get size(): number {
+    return this.#rows.size;
+  }
+
+  /** Puts a row in or in the place of the one with the same id. */
+  put(row: CatalogueRow, vectors?: RowVectors): void {
+    this.#rows.set(row.id, row);
+    if (vectors) this.#vectors.set(row.id, vectors);
+    this.#order = undefined;
+  }
+
+  drop(id: string): void {
+    this.#rows.delete(id);
+    this.#vectors.delete(id);
+    this.#order = undefined;
+  }
+
+  useIn(uses: Uses): void {
+    this.#uses = uses;
+  }
+
+  /** Answers a query: ids in order, their aspects for laying them out, counts for every facet. */
+  ask(query: CatalogueQuery): CatalogueResult {
+    const { looks, cast, mixes } = this.#uses;
+    const look = query.look ? (looks.get(query.look) ?? new Set<string>()) : undefined;
+    const character = query.character ? (cast.get(query.character) ?? new Set<string>()) : undefined;
+    const tests: [Narrowing, (r: CatalogueRow) => boolean][] = [['away', (r) => r.away === (query.away ?? false)]];
+    const test = (name: Narrowing, check: (r: CatalogueRow) => boolean) => {
+      if (query[name] !== undefined) tests.push([name, check]);
+    };
+    test('kind', (r) => r.kind === query.kind);
+    test('tag', (r) => r.tags.includes(query.tag!));
+    test('rights', (r) => r.rights === query.rights);
+    test('state', (r) => r.state === query.state);
+    test('rating', (r) => r.rating >= query.rating!);
+    test('favourite', (r) => r.favourite === query.favourite);
+    test('look', (r) => look!.has(r.id));
+    test('character', (r) => character!.has(r.id));
+    test('used', (r) => mixes.has(r.id) === (query.used === 'used'));
+    const colour = query.colour && colourTest(query.colour.lab, query.colour.tolerance);
+    const counts = emptyFacets();
+    const chosen: CatalogueRow[] = [];
+    for (const row of this.#inOrder()) {
+      if (query.found && !query.found.has(row.id)) continue;
+      if (colour && !(colour(row) <= 1)) continue;
+      let failed: Narrowing | undefined;
+      let failures = 0;
+      for (const [name, check] of tests)
+        if (!check(row)) {
+          failed = name;
+          if (++failures > 1) break;
+        }
+      if (failures > 1) continue;
+      count(counts, row, failed, mixes);
+      if (!failures) chosen.push(row);
+    }
+    const sorted = this.#sort(chosen, query, colour);
+    for (const [id, members] of looks) counts.look[id] = members.size;
+    for (const [id, members] of cast) counts.character[id] = members.size;
+    return {
+      ids: sorted.map((r) => r.id),
+      aspects: sorted.map((r) => Math.round(r.aspect * 1000) / 1000),
+      facets: counts,
+    };
+  }
+
+  /** The references whose vectors lie nearest, best first, with their likeness (-1..1; for style 1 - distance). */
+  alike(id: string, by: 'content' | 'style', limit = ALIKE): { id: string; score: number }[] {
+    const own = this.#vectors.get(id);
+    return own ? this.nearestTo(own, by, limit, id) : [];
+  }
+
+  /** As {@link alike}, for a picture that is not in the library. Content is compared mirrored as well. */
+  nearestTo(own: RowVectors, by: 'content' | 'style', limit: number, except?: string): { id: string; score: number }[] {
+    const best: { id: string; score: number }[] = [];
+    const [a, b] = by === 'content' ? [own.likeness, own.mirrored] : [own.style, undefined];
+    const lengthOf = (v: Int8Array) => Math.sqrt(dot(v, v)) || 1;
+    const na = lengthOf(a);
+    const nb = b ? lengthOf(b) : 1;
+    for (const [id, other] of this.#vectors) {
+      if (id === except) continue;
+      const v = by === 'content' ? other.likeness : other.style;
+      const n = lengthOf(v);
+      let score = dot(a, v) / (na * n);
+      if (b) score = Math.max(score, dot(b, v) / (nb * n));
+      if (best.length < limit || score > best[best.length - 1].score) {
+        let at = best.length;
+        while (at > 0 && best[at - 1].score < score) at--;
+        best.splice(at, 0, { id, score });
+        if (best.length > limit) best.pop();
+      }
+    }
+    return best;
+  }
+
+  get(id: string): CatalogueRow | undefined {
+    return this.#rows.get(id);
+  }
+
+  /** Rows that are not put away, for comparing hashes. */
+  *present(): Iterable<CatalogueRow> {
+    for (const row of this.#rows.values()) if (!row.away) yield row;
+  }
+
+  #inOrder(): CatalogueRow[] {
+    this.#order ??= [...this.#rows.values()].sort((a, b) => b.createdAt - a.createdAt || (a.id < b.id ? -1 : 1));
+    return this.#order;
+  }
+
+  #sort(rows: CatalogueRow[], query: CatalogueQuery, colour?: (r: CatalogueRow) => number): CatalogueRow[] {
+    if (query.like) {
+      const place = new Map(this.alike(query.like.id, query.like.by).map(({ id }, k) => [id, k]));
+      place.set(query.like.id, -1);
+      return rows.filter((r) => place.has(r.id)).sort((a, b) => place.get(a.id)! - place.get(b.id)!);
+    }
+    switch (query.sort ?? (colour ? 'likeness' : 'newest')) {
+      case 'likeness': {
+        if (!colour) return rows;
+        const far = new Map(rows.map((r) => [r.id, colour(r)]));
+        return rows.sort((a, b) => far.get(a.id)! - far.get(b.id)!);
+      }
+      case 'oldest':
+        return rows.reverse();
+      case 'title': {
+        const { compare } = new Intl.Collator('en', { numeric: true });
+        return rows.sort((a, b) => compare(a.title, b.title));
+      }
+      case 'rating':
+        return rows.sort((a, b) => b.rating - a.rating);
+      case 'used':
+        return rows.sort((a, b) => (this.#uses.mixes.get(b.id) ?? 0) - (this.#uses.mixes.get(a.id) ?? 0));
+      case 'newest':
+        return rows;
+    }
+  }
+}
+
+function dot(a: Int8Array, b: Int8Array): number {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += a[i] * b[i];
+  return sum;
+}
+
+/** How far a row is from having a colour, over the tolerance; small spots count less. */
+function colourTest([L, a, b]: readonly [number, number, number], tolerance: number): (r: CatalogueRow) => number {
+  return ({ colours }) => {
+    let best = Infinity;
+    for (let k = 0; k < colours.length; k += 4) {
+      if (colours[k + 3] < 0.03) continue;
+      const d = Math.hypot(0.8 * (colours[k] - L), 1.4 * (colours[k + 1] - a), 1.4 * (colours[k + 2] - b));
+      best = Math.min(best, d + 0.01 * (1 - colours[k + 3]));
+    }
+    return best / tolerance;
+  };
+}
+
+type Counting = { -readonly [K in keyof Facets]: Facets[K] extends number ? number : Record<string, number> };
+
+const emptyFacets = (): Counting => ({
+  kind: {},
+  tag: {},
+  rights: {},
+  state: {},
+  look: {},
+  character: {},
+  favourite: 0,
+  unused: 0,
+  away: 0,
+});
+
+/** Counts a row in the facets that it passes: a facet counts what all the others leave. */
+function count(c: Counting, r: CatalogueRow, failed: Narrowing | undefined, mixes: ReadonlyMap<string, number>): void {
+  const add = (name: 'kind' | 'tag' | 'rights' | 'state', value: string) => {
+    if (!failed || failed === name) c[name][value] = (c[name][value] ?? 0) + 1;
+  };
+  add('kind', r.kind);
+  add('rights', r.rights);
+  add('state', r.state);
+  for (const tag of r.tags) add('tag', tag);
+  if ((!failed || failed === 'favourite') && r.favourite) c.favourite++;
+  if ((!failed || failed === 'used') && !mixes.has(r.id)) c.unused++;
+  if (failed === 'away' || (!failed && r.away)) c.away++;
+}

@@ -1,0 +1,39 @@
+import { hashDistance, NEAR_DOUBLE, NEAR_DOUBLE_BITS } from '@urbild/core';
+import type { CatalogueQuery, RowVectors } from './catalogue';
+import { CatalogueReader } from './catalogueReader';
+
+/** A question to the catalogue; answered as JSON bytes, so that the server only passes them on. */
+export type CatalogueTask =
+  | { readonly ask: 'search'; readonly file: string; readonly words?: string; readonly query: CatalogueQuery }
+  | { readonly ask: 'double'; readonly file: string; readonly vectors: RowVectors; readonly hash: string };
+
+const readers = new Map<string, CatalogueReader>();
+
+function readerOf(file: string): CatalogueReader {
+  let reader = readers.get(file);
+  if (!reader) readers.set(file, (reader = new CatalogueReader(file)));
+  return reader;
+}
+
+/** The entry of the catalogue's thread. */
+export default function run(task: CatalogueTask): Uint8Array | string | null {
+  const reader = readerOf(task.file);
+  reader.refresh();
+  if (task.ask === 'double') return nearDouble(reader, task.vectors, task.hash);
+  const since = performance.now();
+  const found = task.words ? reader.find(task.words) : undefined;
+  const { ids, aspects, facets } = reader.catalogue.ask({ ...task.query, found });
+  const took = Math.round((performance.now() - since) * 10) / 10;
+  return Buffer.from(JSON.stringify({ total: ids.length, all: reader.catalogue.size, ids, aspects, facets, took }));
+}
+
+/** The reference that a new picture is nearly the same as. */
+function nearDouble(reader: CatalogueReader, vectors: RowVectors, hash: string): string | null {
+  const [nearest] = reader.catalogue.nearestTo(vectors, 'content', 20).filter(({ id, score }) => {
+    const row = reader.catalogue.get(id);
+    if (!row || row.away) return false;
+    const bits = hashDistance(row.hash, hash);
+    return (score >= NEAR_DOUBLE && bits <= 16) || (bits <= NEAR_DOUBLE_BITS && score >= 0.9);
+  });
+  return nearest?.id ?? null;
+}

@@ -1,0 +1,69 @@
+import { Body, Controller, Get, HttpCode, Post, UploadedFile, UseInterceptors } from '@nestjs/common';
+import { FileInterceptor } from '@nestjs/platform-express';
+import { ApiBody, ApiConsumes, ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { Problem } from '../../platform/problems/problem';
+import { fileNameOf, titleFrom } from '../fileNames';
+import { ImportFieldsDto } from '../reference.dto';
+import { KINDS } from '../reference.entity';
+import { DecideDto, FromTakeDto, ImportFileDto } from './import.dto';
+import { ImportsService } from './imports.service';
+
+@ApiTags('library')
+@Controller('imports')
+export class ImportsController {
+  constructor(private readonly imports: ImportsService) {}
+
+  @Get()
+  @ApiOkResponse({ type: [ImportFileDto] })
+  list(): Promise<ImportFileDto[]> {
+    return this.imports.list();
+  }
+
+  /** Hands over one picture file; it is read in the background. */
+  @Post()
+  @UseInterceptors(FileInterceptor('file'))
+  @ApiConsumes('multipart/form-data')
+  @ApiBody({
+    schema: {
+      type: 'object',
+      required: ['file'],
+      properties: {
+        file: { type: 'string', format: 'binary' },
+        kind: { type: 'string', enum: [...KINDS] },
+        title: { type: 'string', maxLength: 200 },
+        id: { type: 'string', format: 'uuid' },
+      },
+    },
+  })
+  @ApiCreatedResponse({ type: ImportFileDto })
+  take(@UploadedFile() file: Express.Multer.File | undefined, @Body() fields: ImportFieldsDto): Promise<ImportFileDto> {
+    if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
+    return this.imports.take(
+      file.path,
+      fileNameOf(file.originalname),
+      fields.title ?? titleFrom(file.originalname),
+      fields.kind,
+      fields.id,
+    );
+  }
+
+  @Post('from-take')
+  @ApiCreatedResponse({ type: ImportFileDto })
+  takeOver(@Body() wish: FromTakeDto): Promise<ImportFileDto> {
+    return this.imports.takeOver(wish);
+  }
+
+  /** What to do with doubles: keep both, replace what is there by a new version, or skip. */
+  @Post('decide')
+  @HttpCode(200)
+  @ApiOkResponse({ type: [ImportFileDto] })
+  decide(@Body() decision: DecideDto): Promise<ImportFileDto[]> {
+    return this.imports.decide(decision);
+  }
+
+  @Post('clear')
+  @HttpCode(204)
+  clear(): Promise<void> {
+    return this.imports.clear();
+  }
+}

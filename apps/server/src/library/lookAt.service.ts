@@ -1,0 +1,132 @@
+import type { EntityManager } from '@mikro-orm/core';
+import { Injectable, OnModuleInit } from '@nestjs/common';
+import type { EntityManager as SqlEntityManager } from '@mikro-orm/better-sqlite';
+import type { Check, FoundFace } from '@urbild/core';
+import { frameOfBox, frameOfMesh, type FaceFrame } from '@urbild/engine';
+import { BlobStore, blobPath } from '../platform/blobs/blobStore';
+import { EventsService } from '../platform/events/events.service';
+import type { Job } from '../platform/jobs/job.entity';
+import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
+import { VisionService, VisionUnavailable } from '../platform/vision/vision.service';
+import type { Seen, SeenFace } from '../platform/vision/vision.worker';
+import { WorkersService } from '../platform/workers/workers.service';
+import { ReferenceEntity, type Reference, type Vision } from './reference.entity';
+
+/** Outline of the face in the mesh: where it leaves the picture, the face is cut off. */
+const OVAL = [
+  10, 338, 297, 332, 284, 251, 389, 356, 454, 323, 361, 288, 397, 365, 379, 378, 400, 377, 152, 148, 176, 149, 150, 136,
+  172, 58, 132, 93, 234, 127, 162, 21, 54, 103, 67, 109,
+];
+const MODEL = 'blazeface, facemesh, faceres, movenet-lightning';
+
+const areaOf = (f: SeenFace) => f.box[2] * f.box[3];
+
+/**
+ * Lets the vision models look at a reference after it has come in: faces, joints, then the traits of whoever it shows. The
+ * reference is there and can be used before; without models it stays so.
+ */
+@Injectable()
+export class LookAtService implements JobHandler, OnModuleInit {
+  readonly concurrency = 1;
+
+  constructor(
+    private readonly jobs: JobsService,
+    private readonly blobs: BlobStore,
+    private readonly vision: VisionService,
+    private readonly workers: WorkersService,
+    private readonly events: EventsService,
+  ) {}
+
+  onModuleInit(): void {
+    this.jobs.register('look-at', this);
+  }
+
+  async run(job: Job, em: EntityManager): Promise<void> {
+    const r = await em.findOne(ReferenceEntity, { id: job.subject });
+    if (!r || r.deletedAt) return;
+    const file = blobPath(this.blobs.dir, r.sourceHash);
+    let seen: Seen | undefined;
+    try {
+      seen = await this.vision.look(file);
+    } catch (error) {
+      if (!(error instanceof VisionUnavailable)) throw error;
+    }
+    const main = seen && [...seen.faces].sort((a, b) => areaOf(b) - areaOf(a))[0];
+    const byHand = r.corrections.faces?.[0];
+    const frame: FaceFrame | undefined = byHand ? frameOfBox(byHand.box) : main && frameOfMesh(main.mesh, main.yaw);
+    const wantsFace = r.kind === 'face' || r.kind === 'character';
+    const read = frame || wantsFace || main ? await this.workers.traits(file, frame) : undefined;
+    const faceHash = main
+      ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))
+      : null;
+    const vision: Vision = {
+      model: seen ? MODEL : 'none',
+      faces: (seen?.faces ?? []).map((f) => toFace(f, f === main ? read?.covered : undefined)),
+      joints: seen?.joints ?? [],
+      ...(read ? { traits: read.traits } : {}),
+    };
+    const visionState: Reference['visionState'] = !seen
+      ? 'unavailable'
+      : !main && !byHand && r.kind === 'face'
+        ? 'needs-box'
+        : 'done';
+    await em.refresh(r);
+    // nobody has said anything of it yet: the kind is still a guess
+    const kind = main && r.kind === 'image' && r.version === 1 && !r.demoKey ? kindBy(main) : r.kind;
+    // what was seen is no change by a person: the version stays, so that nobody's edit becomes stale by it
+    const fields = {
+      vision,
+      vision_state: visionState,
+      face_hash: faceHash,
+      kind,
+      ...(await this.check(r, kind, vision, file)),
+    };
+    const plain = Object.values(fields).map((v) => (typeof v === 'object' && v !== null ? JSON.stringify(v) : v));
+    await (em as SqlEntityManager).getConnection().execute(
+      `update reference set ${Object.keys(fields)
+        .map((k) => `${k} = ?`)
+        .join(', ')} where id = ?`,
+      [...plain, r.id],
+    );
+    em.clear();
+    this.events.publish({ type: 'reference', id: r.id });
+  }
+
+  /** Checks the reference again, now that its faces are known. */
+  private async check(
+    r: Reference,
+    kind: Reference['kind'],
+    vision: Vision,
+    source: string,
+  ): Promise<{ checks?: readonly Check[]; check_state?: string }> {
+    if (kind !== 'face' && kind !== 'character') return {};
+    const { width, height, transparent, preparation } = r;
+    const faces = preparation.focus ? undefined : (r.corrections.faces ?? vision.faces);
+    const again = await this.workers.prepare({
+      source,
+      preparation,
+      known: { kind, width, height, transparent, faces },
+    });
+    return { checks: again.checks, check_state: again.checkState };
+  }
+}
+
+/** A face that fills much of the picture makes it a face reference, a smaller one a character. */
+const kindBy = (face: SeenFace): Reference['kind'] =>
+  areaOf(face) > 0.11 ? 'face' : areaOf(face) > 0.012 ? 'character' : 'image';
+
+function toFace(f: SeenFace, covered: number | undefined): FoundFace {
+  const outside = OVAL.filter(
+    (k) => f.mesh[k][0] < 0 || f.mesh[k][0] > 1 || f.mesh[k][1] < 0 || f.mesh[k][1] > 1,
+  ).length;
+  const limit = (v: number) => Math.min(1, Math.max(0, v));
+  const [left, top, width, height] = f.box;
+  return {
+    box: { left: limit(left), top: limit(top), right: limit(left + width), bottom: limit(top + height) },
+    score: f.score,
+    yaw: f.yaw,
+    roll: f.roll,
+    outside: outside / OVAL.length,
+    ...(covered === undefined ? {} : { covered }),
+  };
+}

@@ -1,0 +1,141 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+/** A part of a picture, as parts of its width and height. */
+export class BoxDto {
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) left!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) top!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) right!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) bottom!: number;
+}
+
+/** What is done to a picture before the engine gets it. */
+export class PreparationDto {
+  @ApiProperty({ required: false, type: BoxDto, description: 'the part that matters; the whole picture when absent' })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => BoxDto)
+  focus?: BoxDto;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) sharpen!: number;
+  @ApiProperty({ description: 'fill a plain background with the colours of the subject' })
+  @IsBoolean()
+  cutOut!: boolean;
+  @ApiProperty({ description: 'lay transparency over white' }) @IsBoolean() flatten!: boolean;
+}
+
+export class PrepareDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
+  @ApiProperty({ type: PreparationDto }) @ValidateNested() @Type(() => PreparationDto) preparation!: PreparationDto;
+}
+
+/** A face, found or drawn by hand. */
+export class FaceDto {
+  @ApiProperty({ type: BoxDto }) @ValidateNested() @Type(() => BoxDto) box!: BoxDto;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) score!: number;
+  @ApiProperty({ required: false, description: 'turn in degrees' })
+  @IsOptional()
+  @IsNumber()
+  @Min(-90)
+  @Max(90)
+  yaw?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(-180) @Max(180) roll?: number;
+  @ApiProperty({ required: false, description: 'part outside the picture' })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  outside?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) covered?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() byHand?: boolean;
+}
+
+/** A joint of a body, as parts of the picture. */
+export class JointDto {
+  @ApiProperty() @IsString() @Length(1, 40) name!: string;
+  @ApiProperty() @IsNumber() @Min(-1) @Max(2) x!: number;
+  @ApiProperty() @IsNumber() @Min(-1) @Max(2) y!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) score!: number;
+}
+
+class HexSwatchDto {
+  @ApiProperty({ example: '#4a6f8c' }) @Matches(/^#[0-9a-f]{6}$/) colour!: string;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) weight!: number;
+}
+
+/** What a person sets right; what is absent stays, an empty list goes back to what was read. */
+export class CorrectDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
+  @ApiProperty({ required: false, type: [FaceDto] })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => FaceDto)
+  faces?: FaceDto[];
+  @ApiProperty({ required: false, type: [JointDto] })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => JointDto)
+  joints?: JointDto[];
+  @ApiProperty({ required: false, description: '0 top .. 1 bottom; -1 goes back to what was read' })
+  @IsOptional()
+  @IsNumber()
+  @Min(-1)
+  @Max(1)
+  horizon?: number;
+  @ApiProperty({ required: false, type: [HexSwatchDto] })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => HexSwatchDto)
+  swatches?: HexSwatchDto[];
+}
+
+class HorizonDto {
+  @ApiProperty({ description: '0 top .. 1 bottom' }) at!: number;
+  @ApiProperty({ description: '0..1' }) confidence!: number;
+  @ApiProperty() byHand!: boolean;
+}
+
+/** The pictures and numbers that stand for what a reference gives: just what the engine gets. */
+export class GivesDto {
+  @ApiProperty() pictureUrl!: string;
+  @ApiProperty({ description: 'px' }) width!: number;
+  @ApiProperty({ description: 'px' }) height!: number;
+  @ApiProperty() linesUrl!: string;
+  @ApiProperty({ description: 'a line drawing already: its lines are taken as they are' }) isLineDrawing!: boolean;
+  @ApiProperty() depthUrl!: string;
+  @ApiProperty() massesUrl!: string;
+  @ApiProperty() shapeUrl!: string;
+  @ApiProperty({ description: 'two-valued enough to be a shape' }) isShape!: boolean;
+  @ApiProperty({ type: HorizonDto }) horizon!: HorizonDto;
+  @ApiProperty({ type: [FaceDto] }) faces!: FaceDto[];
+  @ApiProperty({ type: [JointDto] }) joints!: JointDto[];
+  @ApiProperty({ type: BoxDto, description: 'a first proposal of the focus' }) proposedFocus!: BoxDto;
+}
+
+/** A state of a reference that can be gone back to. */
+export class ReferenceVersionDto {
+  @ApiProperty() number!: number;
+  @ApiProperty() at!: string;
+  @ApiProperty({ example: 'prepared' }) why!: string;
+  @ApiProperty() thumbnailUrl!: string;
+  @ApiProperty() current!: boolean;
+}

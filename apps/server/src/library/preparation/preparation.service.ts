@@ -1,0 +1,199 @@
+import { EntityManager } from '@mikro-orm/better-sqlite';
+import { Injectable } from '@nestjs/common';
+import { focusOnFace, mainFace, samePreparation, srgbToLab, type Preparation } from '@urbild/core';
+import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
+import { EventsService } from '../../platform/events/events.service';
+import { JobsService } from '../../platform/jobs/jobs.service';
+import { Problem } from '../../platform/problems/problem';
+import { requireVersion } from '../../platform/versions';
+import type { GivesResult, IngestResult } from '../../platform/workers/tasks';
+import { WorkersService } from '../../platform/workers/workers.service';
+import { LibraryService, measured, vectorsOf, versionHashes } from '../library.service';
+import { blobUrl, facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
+import { VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
+import type { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
+
+/** How many versions of a reference are kept to go back to. */
+const KEPT = 60;
+const SMALLEST = 0.02;
+
+/** What is read for the "gives" of a picture, by the hash of the picture. */
+type GivesHashes = Pick<GivesResult, 'isLineDrawing' | 'isShape' | 'horizon'> &
+  Readonly<Record<'lines' | 'depth' | 'masses' | 'shape', string>>;
+
+/** What the engine gets of a reference: crop, sharpening, cut-out, corrections by hand, and versions of it all. */
+@Injectable()
+export class PreparationService {
+  private readonly kept = new Map<string, Promise<GivesHashes>>();
+
+  constructor(
+    private readonly em: EntityManager,
+    private readonly blobs: BlobStore,
+    private readonly workers: WorkersService,
+    private readonly jobs: JobsService,
+    private readonly events: EventsService,
+    private readonly library: LibraryService,
+  ) {}
+
+  /** Prepares a reference anew. The file as it came stays; the state before can be gone back to. */
+  async prepare(id: string, { version, preparation }: PrepareDto): Promise<ReferenceDto> {
+    const { focus } = preparation;
+    if (focus && (focus.right - focus.left < SMALLEST || focus.bottom - focus.top < SMALLEST))
+      throw Problem.invalid([{ field: 'preparation.focus', message: 'focus: at least 2 % of the picture each way' }]);
+    const reference = await this.library.find(id);
+    requireVersion(reference, version, (r) => toReferenceDto(r, 0));
+    if (!samePreparation(reference.preparation, preparation))
+      await this.apply(reference, { ...preparation }, 'prepared');
+    return this.library.present(reference);
+  }
+
+  /** Puts a new file in the place of a reference's; the old one stays among its versions. Returns the id. */
+  async redraw(id: string, originalHash: string, read: IngestResult): Promise<string> {
+    const reference = await this.library.find(id);
+    const hashes = await this.library.keep(read, originalHash);
+    const { format, width, height, transparent, metadata } = read;
+    Object.assign(reference, {
+      originalHash,
+      sourceHash: hashes.sourceHash,
+      format,
+      width,
+      height,
+      transparent,
+      metadata,
+    });
+    // a focus set by hand is kept: a redrawn file usually has the same composition
+    await this.apply(reference, reference.preparation, 'redrawn');
+    reference.vision = null;
+    reference.visionState = 'waiting';
+    await this.em.flush();
+    await this.jobs.enqueue(this.em, { kind: 'look-at', subject: id, priority: 6 });
+    return id;
+  }
+
+  /** Goes back to an earlier version, which becomes the newest. */
+  async goBack(id: string, number: number, version: number): Promise<ReferenceDto> {
+    const reference = await this.library.find(id);
+    requireVersion(reference, version, (r) => toReferenceDto(r, 0));
+    const old = reference.history.find((v) => v.number === number);
+    if (!old) throw Problem.notFound(`Version ${number} of this reference`);
+    Object.assign(reference, { originalHash: old.originalHash, sourceHash: old.sourceHash });
+    await this.apply(reference, old.preparation, 'went back');
+    return this.library.present(reference);
+  }
+
+  async versions(id: string): Promise<ReferenceVersionDto[]> {
+    const { history } = await this.library.find(id);
+    return history
+      .map((v, k) => ({
+        number: v.number,
+        at: v.at,
+        why: v.why,
+        thumbnailUrl: blobUrl(v.thumbnailHash),
+        current: k === history.length - 1,
+      }))
+      .reverse();
+  }
+
+  /** Takes over what a person set right, and checks the reference again with it. */
+  async correct(id: string, { version, faces, joints, horizon, swatches }: CorrectDto): Promise<ReferenceDto> {
+    const reference = await this.library.find(id);
+    requireVersion(reference, version, (r) => toReferenceDto(r, 0));
+    const next = { ...reference.corrections };
+    if (faces) next.faces = faces.length ? faces.map((f) => ({ ...f, box: { ...f.box }, byHand: true })) : undefined;
+    if (joints) next.joints = joints.length ? joints.map((j) => ({ ...j })) : undefined;
+    if (horizon !== undefined) next.horizon = horizon < 0 ? undefined : horizon;
+    if (swatches) {
+      const lab = (hex: string) =>
+        srgbToLab(...([1, 3, 5].map((k) => parseInt(hex.slice(k, k + 2), 16)) as [number, number, number]));
+      next.swatches = swatches.length ? swatches.map((s) => ({ lab: lab(s.colour), weight: s.weight })) : undefined;
+    }
+    reference.corrections = JSON.parse(JSON.stringify(next)) as typeof next;
+    if (faces) {
+      if (faces.length) reference.visionState = 'done';
+      const again = await this.workers.prepare(this.task(reference, reference.preparation));
+      Object.assign(reference, { checks: [...again.checks], checkState: again.checkState });
+    }
+    await this.em.flush();
+    this.events.publish({ type: 'reference', id });
+    return this.library.present(reference);
+  }
+
+  /** What the engine gets, for every way of using the picture. */
+  async gives(id: string): Promise<GivesDto> {
+    const r = await this.library.find(id);
+    const g = await this.givesOf(r.pictureHash);
+    const pathOf = (hash: string) => blobPath(this.blobs.dir, hash);
+    const read = await this.workers.proposeFocus(pathOf(r.sourceHash), pathOf(r.pictureHash));
+    const face = mainFace(facesOf(r) ?? []);
+    return {
+      pictureUrl: blobUrl(r.pictureHash),
+      width: read.width,
+      height: read.height,
+      linesUrl: blobUrl(g.lines),
+      isLineDrawing: g.isLineDrawing,
+      depthUrl: blobUrl(g.depth),
+      massesUrl: blobUrl(g.masses),
+      shapeUrl: blobUrl(g.shape),
+      isShape: g.isShape,
+      horizon: {
+        at: r.corrections.horizon ?? g.horizon.at,
+        confidence: r.corrections.horizon === undefined ? g.horizon.confidence : 1,
+        byHand: r.corrections.horizon !== undefined,
+      },
+      faces: [...(facesOf(r) ?? [])],
+      joints: [...(r.corrections.joints ?? r.vision?.joints ?? [])],
+      proposedFocus: face ? focusOnFace(face.box, r.kind, read.sourceWidth, read.sourceHeight) : read.focus,
+    };
+  }
+
+  private givesOf(pictureHash: string): Promise<GivesHashes> {
+    let known = this.kept.get(pictureHash);
+    if (!known) {
+      known = this.workers.gives(blobPath(this.blobs.dir, pictureHash)).then(async (g) => {
+        const [lines, depth, masses, shape] = await Promise.all(
+          [g.lines, g.depth, g.masses, g.shape].map((b) => this.blobs.put(b)),
+        );
+        const { isLineDrawing, isShape, horizon } = g;
+        return { lines, depth, masses, shape, isLineDrawing, isShape, horizon };
+      });
+      this.kept.set(pictureHash, known);
+      known.catch(() => this.kept.delete(pictureHash));
+      if (this.kept.size > 500) this.kept.delete(this.kept.keys().next().value!);
+    }
+    return known;
+  }
+
+  private task(r: Reference, preparation: Preparation) {
+    const { kind, width, height, transparent } = r;
+    return {
+      source: blobPath(this.blobs.dir, r.sourceHash),
+      preparation,
+      known: { kind, width, height, transparent, faces: preparation.focus ? undefined : facesOf(r) },
+    };
+  }
+
+  private async apply(r: Reference, preparation: Preparation, why: ReferenceVersion['why']): Promise<void> {
+    const made = await this.workers.prepare(this.task(r, preparation));
+    const hashes = await this.library.keep(made, r.sourceHash);
+    Object.assign(r, {
+      preparation,
+      pictureHash: hashes.pictureHash,
+      thumbnailHash: hashes.thumbnailHash,
+      descriptorsHash: hashes.descriptorsHash,
+      ...measured(made),
+    });
+    const number = (r.history[r.history.length - 1]?.number ?? 0) + 1;
+    const entry = {
+      number,
+      at: new Date().toISOString(),
+      why,
+      originalHash: r.originalHash,
+      ...versionHashes(r),
+      preparation,
+    };
+    r.history = [...r.history, entry].slice(-KEPT);
+    await this.em.upsert(VectorEntity, { id: r.id, ...vectorsOf(made) });
+    await this.em.flush();
+    this.events.publish({ type: 'reference', id: r.id });
+  }
+}

@@ -1,0 +1,165 @@
+import { access, readFile } from 'fs/promises';
+import path from 'path';
+import sharp from 'sharp';
+import { pathToFileURL } from 'url';
+import { parentPort } from 'worker_threads';
+
+/** A face as the models see it; points as parts of the picture. */
+export interface SeenFace {
+  readonly score: number;
+  /** Left, top, width, height. */
+  readonly box: readonly [number, number, number, number];
+  /** 468 points of the face mesh (and the irises), x and y. */
+  readonly mesh: readonly (readonly [number, number])[];
+  /** Degrees. */
+  readonly yaw: number;
+  readonly roll: number;
+  /** Identity: 1024 numbers. */
+  readonly embedding: readonly number[];
+}
+
+/** What the models see in a picture. */
+export interface Seen {
+  readonly faces: readonly SeenFace[];
+  readonly joints: readonly { readonly name: string; readonly x: number; readonly y: number; readonly score: number }[];
+}
+
+export interface VisionQuestion {
+  readonly id: number;
+  readonly file: string;
+}
+
+export type VisionAnswer = { readonly id: number } & (
+  { readonly seen: Seen } | { readonly error: string; readonly unavailable: boolean }
+);
+
+interface Detector {
+  load(): Promise<void>;
+  detect(tensor: unknown): Promise<{
+    face: {
+      boxScore: number;
+      boxRaw: [number, number, number, number];
+      meshRaw: [number, number, number][];
+      rotation?: { angle?: { yaw: number; roll: number } };
+      embedding?: number[];
+    }[];
+    body: { keypoints: { part: string; positionRaw: [number, number]; score: number }[] }[];
+  }>;
+  tf: {
+    ready(): Promise<void>;
+    getBackend(): string;
+    tensor(data: Int32Array, shape: number[], type: string): unknown;
+    dispose(tensor: unknown): void;
+  };
+  models: { loaded(): string[] };
+}
+
+const SIDE = 1024;
+const MODELS = ['blazeface', 'facemesh', 'iris', 'faceres', 'movenet-lightning'];
+
+class Unavailable extends Error {}
+
+/** Node's fetch has no file: scheme, and the models lie in files. Only inside this thread. */
+const fetchAnything = globalThis.fetch;
+globalThis.fetch = (async (what: string | URL | Request, init?: RequestInit) => {
+  const address = what instanceof Request ? what.url : String(what);
+  if (!address.startsWith('file:')) return fetchAnything(what, init);
+  const type = address.endsWith('.json') ? 'application/json' : 'application/octet-stream';
+  return new Response(new Uint8Array(await readFile(new URL(address))), { headers: { 'content-type': type } });
+}) as typeof fetch;
+
+let loading: Promise<Detector> | undefined;
+
+/** Loads the models once. A missing file would kill the thread later, so all are looked for first. */
+async function load(): Promise<Detector> {
+  let root: string;
+  let wasm: string;
+  try {
+    root = path.dirname(require.resolve('@vladmandic/human/package.json'));
+    wasm = path.join(path.dirname(require.resolve('@tensorflow/tfjs-backend-wasm/package.json')), 'dist') + path.sep;
+    for (const model of MODELS)
+      for (const ending of ['.json', '.bin']) await access(path.join(root, 'models', model + ending));
+  } catch {
+    throw new Unavailable('The vision models are not installed');
+  }
+  // eslint-disable-next-line @typescript-eslint/no-require-imports -- its exports map is broken: it has to be loaded by path
+  const library = require(path.join(root, 'dist/human.node-wasm.js')) as Record<
+    string,
+    new (config: object) => Detector
+  >;
+  const detector = new (library.Human ?? library.default)({
+    backend: 'wasm',
+    wasmPath: wasm,
+    modelBasePath: pathToFileURL(path.join(root, 'models') + path.sep).href,
+    debug: false,
+    cacheSensitivity: 0,
+    skipAllowed: false,
+    validateModels: false,
+    filter: { enabled: false },
+    hand: { enabled: false },
+    object: { enabled: false },
+    gesture: { enabled: false },
+    segmentation: { enabled: false },
+    body: { enabled: true, modelPath: 'movenet-lightning.json' },
+    face: {
+      enabled: true,
+      detector: { rotation: true, maxDetected: 5, minConfidence: 0.2 },
+      mesh: { enabled: true },
+      iris: { enabled: true },
+      description: { enabled: true },
+      emotion: { enabled: false },
+      antispoof: { enabled: false },
+      liveness: { enabled: false },
+    },
+  });
+  await detector.load();
+  await detector.tf.ready();
+  if (detector.tf.getBackend() !== 'wasm' || !detector.models.loaded().includes('blazeface'))
+    throw new Unavailable('The vision models cannot run here');
+  return detector;
+}
+
+async function see(file: string): Promise<Seen> {
+  loading ??= load();
+  const detector = await loading;
+  const { data, info } = await sharp(file)
+    .flatten({ background: '#ffffff' })
+    .resize(SIDE, SIDE, { fit: 'inside', withoutEnlargement: true })
+    .removeAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const tensor = detector.tf.tensor(Int32Array.from(data), [1, info.height, info.width, 3], 'int32');
+  try {
+    const { face, body } = await detector.detect(tensor);
+    const degrees = (radians = 0) => Math.round((radians * 1800) / Math.PI) / 10;
+    return {
+      faces: face
+        .filter((f) => f.meshRaw?.length >= 468)
+        .map((f) => ({
+          score: f.boxScore,
+          box: f.boxRaw,
+          mesh: f.meshRaw.map(([x, y]) => [x, y] as const),
+          yaw: degrees(f.rotation?.angle?.yaw),
+          roll: degrees(f.rotation?.angle?.roll),
+          embedding: f.embedding ?? [],
+        })),
+      joints: (body[0]?.keypoints ?? [])
+        .filter((k) => k.score >= 0.3)
+        .map((k) => ({ name: k.part, x: k.positionRaw[0], y: k.positionRaw[1], score: k.score })),
+    };
+  } finally {
+    detector.tf.dispose(tensor);
+  }
+}
+
+parentPort!.on('message', ({ id, file }: VisionQuestion) => {
+  void see(file).then(
+    (seen) => parentPort!.postMessage({ id, seen } satisfies VisionAnswer),
+    (error: Error) =>
+      parentPort!.postMessage({
+        id,
+        error: error.message,
+        unavailable: error instanceof Unavailable,
+      } satisfies VisionAnswer),
+  );
+});

@@ -1,0 +1,26 @@
+import { coherenceOf, describePalette, describeStrokes, type Coherence, type LookSample } from '@urbild/core';
+import sharp from 'sharp';
+import { measurable } from './decode';
+import type { CoherenceTask } from './tasks';
+
+const kept = new Map<string, LookSample>();
+const KEPT = 400;
+
+/** A picture as looks are compared by; read once. */
+async function sampleOf(file: string): Promise<LookSample> {
+  let sample = kept.get(file);
+  if (!sample) {
+    const picture = await measurable(sharp(file));
+    sample = { strokes: describeStrokes(picture), palette: describePalette(picture).map((v) => v / 8) };
+    kept.set(file, sample);
+    if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
+  }
+  return sample;
+}
+
+/** Compares the pictures of a look. */
+export async function coherence({ pictures }: CoherenceTask): Promise<Coherence> {
+  const samples: LookSample[] = [];
+  for (const file of pictures) samples.push(await sampleOf(file));
+  return coherenceOf(samples);
+}

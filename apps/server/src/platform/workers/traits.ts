@@ -1,0 +1,9 @@
+import { readTraits, type ReadTraits } from '@urbild/engine';
+import sharp from 'sharp';
+import { measurable } from './decode';
+import type { TraitsTask } from './tasks';
+
+/** Reads the traits of whoever a picture shows. */
+export async function traits({ picture, face }: TraitsTask): Promise<ReadTraits> {
+  return readTraits(await measurable(sharp(picture)), face);
+}

@@ -1,0 +1,89 @@
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useReferencesById } from '../../api/references';
+import { useCast, type Character } from '../../api/sheets';
+import { Button } from '../../parts/Button';
+import { EmptyState } from '../../parts/EmptyState';
+import { CharacterSheet } from './CharacterSheet';
+import { NewCharacter } from './NewCharacter';
+
+/** The cast on the left, the model sheet of one character on the right. */
+export function CastView() {
+  const { characterId } = useParams();
+  const go = useNavigate();
+  const { data: cast, isPending } = useCast();
+  const [making, setMaking] = useState(false);
+  if (isPending) return <div className="skeleton h-full" aria-label="The cast is being opened" />;
+  const character = cast?.find((c) => c.id === characterId) ?? cast?.[0];
+  const dialog = (
+    <NewCharacter
+      open={making}
+      onClose={() => setMaking(false)}
+      onMade={(c) => {
+        setMaking(false);
+        void go(`/cast/${c.id}`);
+      }}
+    />
+  );
+  if (!character)
+    return (
+      <>
+        <EmptyState
+          title="Nobody yet"
+          action={
+            <Button look="main" onClick={() => setMaking(true)}>
+              Make a character
+            </Button>
+          }
+        >
+          A character is somebody who comes back from picture to picture: made of one picture, of several, or of a
+          description.
+        </EmptyState>
+        {dialog}
+      </>
+    );
+  return (
+    <div className="grid h-full grid-cols-[188px_minmax(0,1fr)]">
+      <aside aria-label="Cast" className="flex min-h-0 flex-col gap-2 overflow-auto border-r border-line bg-paper p-3">
+        <Button className="flex items-center justify-center gap-1.5" onClick={() => setMaking(true)}>
+          <Plus size={16} aria-hidden /> New character
+        </Button>
+        <ul className="flex flex-col gap-2">
+          {cast!.map((c) => (
+            <Card key={c.id} character={c} chosen={c.id === character.id} onOpen={() => void go(`/cast/${c.id}`)} />
+          ))}
+        </ul>
+      </aside>
+      <CharacterSheet key={character.id} character={character} />
+      {dialog}
+    </div>
+  );
+}
+
+function Card({ character: c, chosen, onOpen }: { character: Character; chosen: boolean; onOpen: () => void }) {
+  const first = c.items[0]?.referenceId;
+  const picture = useReferencesById(first ? [first] : []).get(first ?? '');
+  return (
+    <li>
+      <button
+        type="button"
+        aria-current={chosen ? 'true' : undefined}
+        onClick={onOpen}
+        className={`flex w-full items-center gap-2 rounded-lg border p-1.5 text-left ${chosen ? 'border-ink bg-card' : 'border-line hover:border-edge'}`}
+      >
+        {picture ? (
+          <img src={picture.thumbnailUrl} alt="" className="size-14 rounded-sm object-cover object-top" />
+        ) : (
+          <span className="size-14 rounded-sm bg-shade" />
+        )}
+        <span className="min-w-0 flex-1">
+          <span className="block truncate font-title text-lg font-semibold">{c.name}</span>
+          <span className="text-sm text-muted">
+            {c.items.length} {c.items.length === 1 ? 'picture' : 'pictures'}
+          </span>
+        </span>
+      </button>
+    </li>
+  );
+}

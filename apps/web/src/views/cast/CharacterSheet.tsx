@@ -1,0 +1,200 @@
+import { Scale, Trash2 } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { api, ask, type Reference } from '../../api/client';
+import { keys } from '../../api/keys';
+import { useStudio } from '../../api/queries';
+import { useReferencesById } from '../../api/references';
+import { useAct, useChangeCharacter, useCharacterReading, type Character, type Slot } from '../../api/sheets';
+import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/notices';
+import { characterInfluence } from '../bench/influences';
+import { Editable } from '../library/About';
+import { useWeighInfluences } from '../library/useWeigh';
+import { AddPictures } from '../looks/AddPictures';
+import { MadeWith } from '../looks/LookSheet';
+import { TraitList } from './TraitList';
+
+const SLOTS: readonly Slot[] = ['front', 'three-quarter', 'side', 'full figure', 'expression', 'outfit'];
+
+/** Which slot a picture suits, by the view of its face. */
+const slotFor = (r: Reference | undefined): Slot =>
+  r?.view === 'three-quarter' ? 'three-quarter' : r?.view === 'profile' ? 'side' : 'front';
+
+/** The model sheet: pictures by slot, traits that can be corrected, how well the pictures agree. */
+export function CharacterSheet({ character: c }: { character: Character }) {
+  const change = useChangeCharacter();
+  const { data: reading } = useCharacterReading(c);
+  const { data: studio } = useStudio();
+  const references = useReferencesById(c.items.map((i) => i.referenceId));
+  const weigh = useWeighInfluences();
+  const set = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ item: c, change: fields });
+  return (
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
+      <section aria-label="Pictures of the character" className="flex min-h-0 flex-col bg-booth">
+        <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
+          <div className="min-w-0 flex-1">
+            <Editable
+              key={c.name}
+              label="Name"
+              value={c.name}
+              className="font-title text-xl font-semibold"
+              onSave={(name) => name && set({ name })}
+            />
+          </div>
+          <AddPictures
+            have={c.items.map((i) => i.referenceId)}
+            kind="character"
+            onAdd={(ids) =>
+              set({
+                items: [
+                  ...c.items,
+                  ...ids.map((referenceId) => ({ referenceId, slot: slotFor(references.get(referenceId)) })),
+                ],
+              })
+            }
+          />
+        </header>
+        <div className="min-h-0 flex-1 overflow-auto p-3">
+          {!c.items.length && (
+            <p className="p-6 text-center text-white">
+              Add a picture: a half figure from the front is the best beginning.
+            </p>
+          )}
+          {SLOTS.map((slot) => {
+            const items = c.items.filter((i) => i.slot === slot);
+            if (!items.length) return null;
+            return (
+              <section key={slot} className="mb-4">
+                <h2 className="mb-1.5 text-sm font-semibold text-white">{slot}</h2>
+                <ul className="flex flex-wrap gap-3">
+                  {items.map((item) => {
+                    const r = references.get(item.referenceId);
+                    const odd = reading?.odd === item.referenceId;
+                    return (
+                      <li key={item.referenceId} className={`bg-card ${odd ? 'outline-3 outline-cinnabar' : ''}`}>
+                        {r ? (
+                          <img src={r.thumbnailUrl} alt={r.alt} className="h-56 w-auto" />
+                        ) : (
+                          <div className="skeleton h-56 w-40" />
+                        )}
+                        <div className="flex items-center gap-1 p-1.5">
+                          <select
+                            aria-label={`What ${r?.title ?? 'it'} shows`}
+                            value={slot}
+                            onChange={(e) =>
+                              set({
+                                items: c.items.map((i) => (i === item ? { ...i, slot: e.target.value as Slot } : i)),
+                              })
+                            }
+                            className="min-w-0 flex-1 rounded bg-transparent text-sm"
+                          >
+                            {SLOTS.map((s) => (
+                              <option key={s}>{s}</option>
+                            ))}
+                          </select>
+                          <button
+                            type="button"
+                            aria-label={`Take ${r?.title ?? 'it'} off the sheet`}
+                            className="rounded p-0.5 text-muted hover:text-ink"
+                            onClick={() => set({ items: c.items.filter((i) => i !== item) })}
+                          >
+                            <Trash2 size={14} aria-hidden />
+                          </button>
+                        </div>
+                        {odd && <p className="px-1.5 pb-1 text-sm text-cinnabar">does not agree with the others</p>}
+                      </li>
+                    );
+                  })}
+                </ul>
+              </section>
+            );
+          })}
+        </div>
+      </section>
+      <aside
+        aria-label="Traits and readings"
+        className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4"
+      >
+        <Button
+          look="main"
+          className="flex items-center justify-center gap-2"
+          disabled={!c.items.length}
+          onClick={() => void weigh([characterInfluence(c.id, c.usualWeight, studio?.engine.gives ?? [])])}
+        >
+          <Scale size={16} aria-hidden /> Weigh on the bench
+        </Button>
+        {reading && (
+          <>
+            <section>
+              <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
+                The pictures agree <span className="figures text-ink">{Math.round(reading.agreement * 100)} %</span>
+              </h2>
+              <div className="h-1.5 rounded bg-shade">
+                <div className="h-1.5 rounded bg-character" style={{ width: `${reading.agreement * 100}%` }} />
+              </div>
+              <ul className="mt-2 flex flex-col gap-1">
+                {reading.advice.map((a) => (
+                  <li key={a}>{a}</li>
+                ))}
+              </ul>
+              {reading.waiting > 0 && (
+                <p className="mt-1 text-sm text-muted">{reading.waiting} pictures are still being looked at.</p>
+              )}
+            </section>
+            <TraitList traits={reading.traits} corrected={c.corrected} onCorrect={(corrected) => set({ corrected })} />
+          </>
+        )}
+        <Weight value={c.usualWeight} onSave={(usualWeight) => set({ usualWeight })} />
+        <Editable
+          key={`d${c.version}`}
+          label="Description"
+          value={c.description}
+          long
+          onSave={(description) => set({ description })}
+        />
+        <MadeWith id={c.id} />
+        <PutAway character={c} />
+      </aside>
+    </div>
+  );
+}
+
+function Weight({ value, onSave }: { value: number; onSave: (value: number) => void }) {
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      <span className="font-semibold text-muted">Usual weight</span>
+      <input
+        key={value}
+        type="range"
+        min={0}
+        max={2}
+        step={0.05}
+        defaultValue={value}
+        onPointerUp={(e) => onSave(Number(e.currentTarget.value))}
+        onKeyUp={(e) => onSave(Number(e.currentTarget.value))}
+        className="min-w-0 flex-1 accent-character"
+      />
+      <span className="figures">{value.toFixed(2)}</span>
+    </label>
+  );
+}
+
+function PutAway({ character: c }: { character: Character }) {
+  const go = useNavigate();
+  const tell = useNotice();
+  const restore = useAct(keys.cast, () =>
+    ask(api.POST('/api/v1/cast/{id}/restore', { params: { path: { id: c.id } } })),
+  );
+  const remove = useAct(keys.cast, async () => {
+    await ask(api.DELETE('/api/v1/cast/{id}', { params: { path: { id: c.id } } }));
+    tell(`${c.name} was put away.`, { action: { label: 'Bring back', run: () => void restore() } });
+  });
+  return (
+    <Button
+      className="flex items-center justify-center gap-1.5"
+      onClick={() => void remove().then(() => void go('/cast'))}
+    >
+      <Trash2 size={15} aria-hidden /> Put away
+    </Button>
+  );
+}

@@ -1,0 +1,96 @@
+import { Lock, LockOpen } from 'lucide-react';
+import type { Trait } from '../../api/sheets';
+
+interface Props {
+  readonly traits: readonly Trait[];
+  readonly corrected: readonly Trait[];
+  readonly onCorrect: (corrected: Trait[]) => void;
+}
+
+const CHOICES: Readonly<Record<string, readonly string[]>> = {
+  'hair style': ['bald', 'short', 'tousled', 'bowl', 'curly', 'tied', 'long', 'plait', 'two plaits'],
+  'hair length': ['none', 'short', 'long'],
+  headwear: ['none', 'straw hat', 'beret', 'knit cap', 'flat cap', 'hat'],
+  beard: ['no', 'yes'],
+  glasses: ['no', 'yes'],
+  build: ['thin', 'usual', 'round'],
+};
+
+/** What was measured of a character, as swatches and words; what is set by hand stays, whatever pictures come. */
+export function TraitList({ traits, corrected, onCorrect }: Props) {
+  if (!traits.length) return <p className="text-sm text-muted">No traits were read yet.</p>;
+  const set = (trait: Trait) => onCorrect([...corrected.filter((t) => t.name !== trait.name), trait]);
+  const free = (name: Trait['name']) => onCorrect(corrected.filter((t) => t.name !== name));
+  return (
+    <section>
+      <h2 className="mb-1 text-sm font-semibold text-muted">Traits</h2>
+      <ul className="flex flex-col">
+        {traits.map((t) => (
+          <li key={t.name} className="flex items-center gap-2 border-t border-line py-1">
+            <span className="w-28 text-sm text-muted">{t.name}</span>
+            <span className="flex min-w-0 flex-1 items-center gap-2">
+              <Value trait={t} onSet={set} />
+            </span>
+            <span className="figures w-9 text-right text-sm text-muted" title="how sure the reading is">
+              {t.locked ? '' : `${Math.round((t.confidence ?? 0) * 100)} %`}
+            </span>
+            <button
+              type="button"
+              aria-pressed={!!t.locked}
+              aria-label={t.locked ? `Let ${t.name} be read from the pictures again` : `Hold ${t.name} as it is`}
+              className={`rounded p-1 ${t.locked ? 'text-cinnabar' : 'text-muted hover:text-ink'}`}
+              onClick={() => (t.locked ? free(t.name) : set(t))}
+            >
+              {t.locked ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Value({ trait: t, onSet }: { trait: Trait; onSet: (trait: Trait) => void }) {
+  if (t.colour)
+    return (
+      <>
+        <input
+          key={t.colour}
+          type="color"
+          aria-label={t.name}
+          defaultValue={t.colour}
+          className="h-6 w-9"
+          onBlur={(e) => e.target.value !== t.colour && onSet({ name: t.name, colour: e.target.value })}
+        />
+        <span className="truncate">{t.word}</span>
+      </>
+    );
+  if (t.number !== undefined)
+    return (
+      <input
+        key={t.number}
+        type="range"
+        aria-label={t.name}
+        min={0}
+        max={2}
+        step={0.05}
+        defaultValue={t.number}
+        className="min-w-0 flex-1 accent-character"
+        onPointerUp={(e) => onSet({ name: t.name, number: Number(e.currentTarget.value) })}
+        onKeyUp={(e) => onSet({ name: t.name, number: Number(e.currentTarget.value) })}
+      />
+    );
+  const choices = CHOICES[t.name] ?? [t.choice ?? ''];
+  return (
+    <select
+      aria-label={t.name}
+      value={t.choice}
+      onChange={(e) => onSet({ name: t.name, choice: e.target.value })}
+      className="min-w-0 flex-1 rounded border border-transparent bg-transparent hover:border-line"
+    >
+      {choices.map((c) => (
+        <option key={c}>{c}</option>
+      ))}
+    </select>
+  );
+}

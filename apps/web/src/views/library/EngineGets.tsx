@@ -1,0 +1,194 @@
+import { useState } from 'react';
+import type { Reference } from '../../api/client';
+import { useCorrect, useGives, type Gives } from '../../api/references';
+import { Button } from '../../parts/Button';
+
+/** Bones between the joints of the pose model. */
+const BONES = [
+  ['leftShoulder', 'rightShoulder'],
+  ['leftShoulder', 'leftElbow'],
+  ['leftElbow', 'leftWrist'],
+  ['rightShoulder', 'rightElbow'],
+  ['rightElbow', 'rightWrist'],
+  ['leftShoulder', 'leftHip'],
+  ['rightShoulder', 'rightHip'],
+  ['leftHip', 'rightHip'],
+  ['leftHip', 'leftKnee'],
+  ['leftKnee', 'leftAnkle'],
+  ['rightHip', 'rightKnee'],
+  ['rightKnee', 'rightAnkle'],
+] as const;
+
+/** Just what the engine gets, for every way of using the picture; what can be set right is set right here. */
+export function EngineGets({ reference: r }: { reference: Reference }) {
+  const { data: gives } = useGives(r);
+  const [actual, setActual] = useState(false);
+  if (!gives) return <div className="skeleton h-96" aria-label="It is being read" />;
+  return (
+    <div className="flex flex-col gap-4">
+      <label className="flex items-center gap-1.5 text-sm">
+        <input type="checkbox" checked={actual} onChange={(e) => setActual(e.target.checked)} className="accent-ink" />
+        at true size
+      </label>
+      <Shown
+        title={`The picture, ${gives.width} × ${gives.height} px`}
+        url={gives.pictureUrl}
+        actual={actual}
+        alt={`What the engine gets of ${r.title}`}
+      />
+      <Palette reference={r} />
+      <HorizonLine reference={r} gives={gives} />
+      <Shown
+        title={gives.isLineDrawing ? 'Lines: it is a line drawing and used unread' : 'Lines'}
+        url={gives.linesUrl}
+        actual={actual}
+        alt={`Lines of ${r.title}`}
+      />
+      <Shown title="Near (light) and far" url={gives.depthUrl} actual={actual} alt={`Near and far in ${r.title}`} />
+      <Shown
+        title={gives.isShape ? 'Shape' : 'Shape: not two-valued, so it is not fit for one'}
+        url={gives.shapeUrl}
+        actual={actual}
+        alt={`Silhouette of ${r.title}`}
+      />
+      <Pose reference={r} gives={gives} />
+    </div>
+  );
+}
+
+function Shown({ title, url, alt, actual }: { title: string; url: string; alt: string; actual: boolean }) {
+  return (
+    <figure>
+      <figcaption className="mb-1 text-sm font-semibold text-muted">{title}</figcaption>
+      <div className="max-h-80 overflow-auto bg-booth" tabIndex={actual ? 0 : undefined}>
+        <img src={url} alt={alt} className={actual ? 'max-w-none' : 'w-full'} />
+      </div>
+    </figure>
+  );
+}
+
+function Palette({ reference: r }: { reference: Reference }) {
+  const correct = useCorrect();
+  const save = (swatches: Reference['swatches']) => correct.mutate({ reference: r, corrections: { swatches } });
+  return (
+    <section>
+      <h3 className="mb-1 text-sm font-semibold text-muted">Palette, with its weights</h3>
+      <ul className="flex flex-col gap-1">
+        {r.swatches.map((s, k) => (
+          <li key={`${s.colour}${k}`} className="flex items-center gap-2 text-sm">
+            <input
+              type="color"
+              aria-label={`Colour ${k + 1}`}
+              defaultValue={s.colour}
+              onBlur={(e) =>
+                e.target.value !== s.colour &&
+                save(r.swatches.map((x, i) => (i === k ? { ...x, colour: e.target.value } : x)))
+              }
+              className="h-6 w-10"
+            />
+            <div className="h-2 rounded bg-edge" style={{ width: `${s.weight * 60}%` }} />
+            <span className="figures ml-auto">{Math.round(s.weight * 100)} %</span>
+          </li>
+        ))}
+      </ul>
+      <Button look="plain" className="text-sm" onClick={() => save([])}>
+        As read
+      </Button>
+    </section>
+  );
+}
+
+function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Gives }) {
+  const correct = useCorrect();
+  const [at, setAt] = useState<number | undefined>(undefined);
+  const { horizon } = gives;
+  const save = () =>
+    at !== undefined &&
+    correct.mutate({ reference: r, corrections: { horizon: at } }, { onSettled: () => setAt(undefined) });
+  return (
+    <section>
+      <h3 className="mb-1 text-sm font-semibold text-muted">Masses and horizon</h3>
+      <div className="relative">
+        <img src={gives.massesUrl} alt={`Masses of ${r.title}`} className="w-full" />
+        <div
+          aria-hidden
+          className="absolute inset-x-0 border-t-2 border-cinnabar"
+          style={{ top: `${(at ?? horizon.at) * 100}%` }}
+        />
+      </div>
+      <label className="mt-1 flex items-center gap-2 text-sm text-muted">
+        horizon
+        <input
+          type="range"
+          min={0}
+          max={1}
+          step={0.01}
+          value={at ?? horizon.at}
+          onChange={(e) => setAt(Number(e.target.value))}
+          onPointerUp={save}
+          onKeyUp={save}
+          className="min-w-0 flex-1 accent-ink"
+        />
+        <span className="figures w-24 text-right">
+          {horizon.byHand ? 'by hand' : horizon.confidence > 0.35 ? 'found' : 'a guess'}
+        </span>
+      </label>
+      {horizon.byHand && (
+        <Button
+          look="plain"
+          className="text-sm"
+          onClick={() => correct.mutate({ reference: r, corrections: { horizon: -1 } })}
+        >
+          As read
+        </Button>
+      )}
+    </section>
+  );
+}
+
+function Pose({ reference: r, gives: { joints, faces } }: { reference: Reference; gives: Gives }) {
+  const at = new Map(joints.map((j) => [j.name, j]));
+  if (!joints.length && !faces.length) return null;
+  return (
+    <section>
+      <h3 className="mb-1 text-sm font-semibold text-muted">Joints and face</h3>
+      <svg
+        viewBox={`0 0 ${r.width} ${r.height}`}
+        className="w-full bg-ink"
+        role="img"
+        aria-label={`${joints.length} joints, ${faces.length} faces`}
+      >
+        {BONES.map(([a, b]) => {
+          const [p, q] = [at.get(a), at.get(b)];
+          return p && q ? (
+            <line
+              key={a + b}
+              x1={p.x * r.width}
+              y1={p.y * r.height}
+              x2={q.x * r.width}
+              y2={q.y * r.height}
+              stroke="#c9a53a"
+              strokeWidth={r.width / 120}
+              strokeLinecap="round"
+            />
+          ) : null;
+        })}
+        {joints.map((j) => (
+          <circle key={j.name} cx={j.x * r.width} cy={j.y * r.height} r={r.width / 90} fill="#f6f3ec" />
+        ))}
+        {faces.map((f, k) => (
+          <ellipse
+            key={k}
+            cx={((f.box.left + f.box.right) / 2) * r.width}
+            cy={((f.box.top + f.box.bottom) / 2) * r.height}
+            rx={((f.box.right - f.box.left) / 2) * r.width}
+            ry={((f.box.bottom - f.box.top) / 2) * r.height}
+            fill="none"
+            stroke="#d98aa2"
+            strokeWidth={r.width / 160}
+          />
+        ))}
+      </svg>
+    </section>
+  );
+}

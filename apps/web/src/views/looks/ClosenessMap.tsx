@@ -1,0 +1,59 @@
+import { Chart as ChartJs, LinearScale, PointElement, Tooltip } from 'chart.js';
+import { Scatter } from 'react-chartjs-2';
+import type { Reference } from '../../api/client';
+import type { LookReading } from '../../api/sheets';
+import { HUES } from '../../theme/kinds';
+
+ChartJs.register(LinearScale, PointElement, Tooltip);
+
+/** A map on which pictures of the same manner lie close; the stranger stands out. */
+export function ClosenessMap({
+  reading,
+  references,
+}: {
+  reading: LookReading;
+  references: ReadonlyMap<string, Reference>;
+}) {
+  const title = (id: string) => references.get(id)?.title ?? 'a picture';
+  const strange = (id: string) => reading.stranger === id;
+  return (
+    <figure>
+      <figcaption className="mb-1 text-sm font-semibold text-muted">What lies close, what apart</figcaption>
+      <div className="h-52 rounded-md border border-line bg-card">
+        <Scatter
+          aria-label={`Map of ${reading.map.length} pictures${reading.stranger ? `; ${title(reading.stranger)} lies apart` : ''}`}
+          role="img"
+          data={{
+            datasets: [
+              {
+                data: reading.map.map(({ x, y }) => ({ x, y })),
+                pointRadius: reading.map.map((p) => (strange(p.referenceId) ? 8 : 5)),
+                pointStyle: reading.map.map((p) => (strange(p.referenceId) ? 'rectRot' : 'circle')),
+                backgroundColor: reading.map.map((p) => (strange(p.referenceId) ? '#bf3d27' : HUES.style)),
+              },
+            ],
+          }}
+          options={{
+            animation: false,
+            maintainAspectRatio: false,
+            plugins: {
+              legend: { display: false },
+              tooltip: {
+                callbacks: {
+                  label: ({ dataIndex }) => {
+                    const p = reading.map[dataIndex];
+                    return `${title(p.referenceId)}: ${p.off.toFixed(1)} times the usual distance`;
+                  },
+                },
+              },
+            },
+            scales: {
+              x: { min: -1.15, max: 1.15, ticks: { display: false }, grid: { color: '#ece7dc' } },
+              y: { min: -1.15, max: 1.15, ticks: { display: false }, grid: { color: '#ece7dc' } },
+            },
+          }}
+        />
+      </div>
+    </figure>
+  );
+}

@@ -1,0 +1,241 @@
+import { Copy, Scale, Trash2 } from 'lucide-react';
+import { useNavigate } from 'react-router';
+import { api, ask, type Reference } from '../../api/client';
+import { keys } from '../../api/keys';
+import { useReferencesById } from '../../api/references';
+import { useAct, useChangeLook, useLookReading, useMadeWith, type Look } from '../../api/sheets';
+import { Button } from '../../parts/Button';
+import { useNotice } from '../../parts/notices';
+import { Editable } from '../library/About';
+import { useWeighInfluences } from '../library/useWeigh';
+import { lookInfluence } from '../bench/influences';
+import { AddPictures } from './AddPictures';
+import { ClosenessMap } from './ClosenessMap';
+import { Sample } from './Sample';
+
+/** The sheet of one look: its pictures with weights, palette, map, sample, and what was made with it. */
+export function LookSheet({ look }: { look: Look }) {
+  const change = useChangeLook();
+  const { data: reading } = useLookReading(look);
+  const references = useReferencesById(look.items.map((i) => i.referenceId));
+  const weigh = useWeighInfluences();
+  const setItems = (items: Look['items']) => change.mutate({ item: look, change: { items } });
+  return (
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_312px]">
+      <section aria-label="Pictures of the look" className="flex min-h-0 flex-col bg-booth">
+        <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
+          <div className="min-w-0 flex-1">
+            <Editable
+              key={look.name}
+              label="Name of the look"
+              value={look.name}
+              className="font-title text-xl font-semibold"
+              onSave={(name) => name && change.mutate({ item: look, change: { name } })}
+            />
+          </div>
+          <AddPictures
+            have={look.items.map((i) => i.referenceId)}
+            kind="style"
+            onAdd={(ids) => setItems([...look.items, ...ids.map((referenceId) => ({ referenceId, weight: 1 }))])}
+          />
+        </header>
+        <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(190px,1fr))] content-start gap-3 overflow-auto p-3">
+          {look.items.map((item, k) => (
+            <LookPicture
+              key={item.referenceId}
+              reference={references.get(item.referenceId)}
+              weight={item.weight}
+              stranger={
+                reading?.stranger === item.referenceId
+                  ? reading.map.find((p) => p.referenceId === item.referenceId)?.off
+                  : undefined
+              }
+              onWeight={(weight) => setItems(look.items.map((i) => (i === item ? { ...i, weight } : i)))}
+              onRemove={() => setItems(look.items.filter((i) => i !== item))}
+              onMove={(by) => setItems(moved(look.items, k, by))}
+            />
+          ))}
+        </ul>
+      </section>
+      <aside
+        aria-label="Readings of the look"
+        className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4"
+      >
+        <Button
+          look="main"
+          className="flex items-center justify-center gap-2"
+          disabled={!look.items.length}
+          onClick={() => void weigh([lookInfluence(look.id)])}
+        >
+          <Scale size={16} aria-hidden /> Weigh on the bench
+        </Button>
+        <Sample look={look} />
+        {reading && (
+          <>
+            <section>
+              <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
+                Coherence <span className="figures text-ink">{Math.round(reading.coherence * 100)} %</span>
+              </h2>
+              <div className="h-1.5 rounded bg-shade">
+                <div className="h-1.5 rounded bg-style" style={{ width: `${reading.coherence * 100}%` }} />
+              </div>
+              <ul className="mt-2 flex flex-col gap-1">
+                {reading.advice.map((a) => (
+                  <li key={a}>{a}</li>
+                ))}
+              </ul>
+            </section>
+            {reading.swatches.length > 0 && (
+              <section>
+                <h2 className="mb-1 text-sm font-semibold text-muted">Palette of all together</h2>
+                <div
+                  className="flex h-8 overflow-hidden rounded-md"
+                  role="img"
+                  aria-label={`Palette: ${reading.swatches.map((s) => s.colour).join(', ')}`}
+                >
+                  {reading.swatches.map((s, k) => (
+                    <div key={k} style={{ background: s.colour, flexGrow: s.weight }} />
+                  ))}
+                </div>
+              </section>
+            )}
+            {reading.map.length > 2 && <ClosenessMap reading={reading} references={references} />}
+          </>
+        )}
+        <Editable
+          key={`n${look.version}`}
+          label="Notes"
+          value={look.notes}
+          long
+          onSave={(notes) => change.mutate({ item: look, change: { notes } })}
+        />
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={look.isDefault}
+            onChange={(e) => change.mutate({ item: look, change: { isDefault: e.target.checked } })}
+            className="accent-ink"
+          />
+          New mixes begin with it
+        </label>
+        <MadeWith id={look.id} />
+        <Upkeep look={look} />
+      </aside>
+    </div>
+  );
+}
+
+const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
+  const out = [...items];
+  const [one] = out.splice(at, 1);
+  out.splice(Math.max(0, at + by), 0, one);
+  return out;
+};
+
+function LookPicture({
+  reference: r,
+  weight,
+  stranger,
+  onWeight,
+  onRemove,
+  onMove,
+}: {
+  reference: Reference | undefined;
+  weight: number;
+  stranger: number | undefined;
+  onWeight: (weight: number) => void;
+  onRemove: () => void;
+  onMove: (by: number) => void;
+}) {
+  if (!r) return <li className="skeleton h-44" />;
+  return (
+    <li className={`bg-card ${stranger ? 'outline-3 outline-cinnabar' : ''}`}>
+      <img
+        src={r.thumbnailUrl}
+        alt={r.alt}
+        className="h-36 w-full object-cover"
+        style={{ opacity: 0.35 + 0.65 * Math.min(1, weight) }}
+      />
+      <div className="flex flex-col gap-1 p-2">
+        <div className="flex items-center gap-1">
+          <span className="min-w-0 flex-1 truncate font-semibold">{r.title}</span>
+          <button
+            type="button"
+            aria-label={`Take ${r.title} out of the look`}
+            className="rounded p-0.5 text-muted hover:text-ink"
+            onClick={onRemove}
+          >
+            <Trash2 size={14} aria-hidden />
+          </button>
+        </div>
+        {stranger && <p className="text-sm text-cinnabar">A stranger here: {stranger.toFixed(1)} times as far off</p>}
+        <label className="flex items-center gap-2 text-sm text-muted">
+          <span className="sr-only">Weight of {r.title}</span>
+          <input
+            type="range"
+            min={0}
+            max={2}
+            step={0.05}
+            defaultValue={weight}
+            key={weight}
+            onPointerUp={(e) => onWeight(Number(e.currentTarget.value))}
+            onKeyUp={(e) => {
+              if (e.altKey && e.key === 'ArrowLeft') onMove(-1);
+              else if (e.altKey && e.key === 'ArrowRight') onMove(1);
+              else onWeight(Number(e.currentTarget.value));
+            }}
+            className="min-w-0 flex-1 accent-style"
+          />
+          <span className="figures w-8 text-right text-ink">{weight.toFixed(2)}</span>
+        </label>
+      </div>
+    </li>
+  );
+}
+
+/** What was made with something. */
+export function MadeWith({ id }: { id: string }) {
+  const { data: takes } = useMadeWith(id);
+  return (
+    <section>
+      <h2 className="mb-1 text-sm font-semibold text-muted">Made with it</h2>
+      {takes?.length ? (
+        <div className="grid grid-cols-3 gap-1">
+          {takes.slice(0, 9).map((t) => (
+            <img key={t.id} src={t.thumbnailUrl} alt={t.prompt} className="aspect-[3/2] w-full object-cover" />
+          ))}
+        </div>
+      ) : (
+        <p className="text-sm text-muted">Nothing yet.</p>
+      )}
+    </section>
+  );
+}
+
+function Upkeep({ look }: { look: Look }) {
+  const go = useNavigate();
+  const tell = useNotice();
+  const duplicate = useAct(keys.looks, () =>
+    ask(api.POST('/api/v1/looks/{id}/duplicate', { params: { path: { id: look.id } } })),
+  );
+  const restore = useAct(keys.looks, () =>
+    ask(api.POST('/api/v1/looks/{id}/restore', { params: { path: { id: look.id } } })),
+  );
+  const remove = useAct(keys.looks, async () => {
+    await ask(api.DELETE('/api/v1/looks/{id}', { params: { path: { id: look.id } } }));
+    tell(`The look “${look.name}” was put away.`, { action: { label: 'Bring it back', run: () => void restore() } });
+  });
+  return (
+    <div className="flex gap-2">
+      <Button
+        className="flex items-center gap-1.5"
+        onClick={() => void duplicate().then((l) => l && void go(`/looks/${l.id}`))}
+      >
+        <Copy size={15} aria-hidden /> Duplicate
+      </Button>
+      <Button className="flex items-center gap-1.5" onClick={() => void remove().then(() => void go('/looks'))}>
+        <Trash2 size={15} aria-hidden /> Put away
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,79 @@
+import { boxPlane } from '../picture/filter';
+import type { Picture } from '../picture/picture';
+import { resampleToLongSide } from '../picture/resample';
+
+interface Stroke {
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
+/** Connected pieces of the size and fullness of letters. */
+function letters(mask: Uint8Array, w: number, h: number): Stroke[] {
+  const seen = new Uint8Array(mask.length);
+  const found: Stroke[] = [];
+  for (let start = 0; start < mask.length; start++) {
+    if (!mask[start] || seen[start]) continue;
+    const open = [start];
+    seen[start] = 1;
+    let area = 0;
+    const s: Stroke = { left: w, right: 0, top: h, bottom: 0 };
+    while (open.length) {
+      const i = open.pop()!;
+      const x = i % w;
+      const y = (i / w) | 0;
+      area++;
+      s.left = Math.min(s.left, x);
+      s.right = Math.max(s.right, x);
+      s.top = Math.min(s.top, y);
+      s.bottom = Math.max(s.bottom, y);
+      for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, i - w, i + w])
+        if (j >= 0 && j < mask.length && mask[j] && !seen[j]) {
+          seen[j] = 1;
+          open.push(j);
+        }
+    }
+    const bw = s.right - s.left + 1;
+    const bh = s.bottom - s.top + 1;
+    const full = area / (bw * bh);
+    if (bh >= 5 && bh <= 60 && bw < bh * 2.2 && bw > bh * 0.12 && full > 0.18 && full < 0.92) found.push(s);
+  }
+  return found;
+}
+
+/** The longest chain of pieces that stand beside each other on one line, of one height and evenly spaced. */
+function longestChain(pieces: Stroke[]): number {
+  pieces.sort((a, b) => a.left - b.left);
+  let best = 0;
+  for (let i = 0; i < pieces.length; i++) {
+    let chain = 1;
+    let last = pieces[i];
+    for (let j = i + 1; j < pieces.length; j++) {
+      const next = pieces[j];
+      const height = last.bottom - last.top + 1;
+      if (next.left - last.right > height * 1.1) continue;
+      if (next.left < last.right - 1) continue;
+      const sameLine = Math.abs(next.bottom - last.bottom) < height * 0.28;
+      const sameHeight = Math.abs(next.bottom - next.top + 1 - height) < height * 0.45;
+      if (sameLine && sameHeight) {
+        chain++;
+        last = next;
+      }
+    }
+    best = Math.max(best, chain);
+  }
+  return best;
+}
+
+/** How many letters stand in the longest line of writing that the picture seems to have; read at 320 px. */
+export function writingIn(picture: Picture): number {
+  const { width: w, height: h, planes } = resampleToLongSide(picture, 320);
+  const mean = boxPlane(planes[0], w, h, 9);
+  let best = 0;
+  for (const sign of [1, -1]) {
+    const mask = Uint8Array.from(planes[0], (v, i) => (sign * (mean[i] - v) > 0.085 ? 1 : 0));
+    best = Math.max(best, longestChain(letters(mask, w, h)));
+  }
+  return best;
+}

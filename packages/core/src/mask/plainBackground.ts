@@ -1,0 +1,90 @@
+import { dilatePlane, erodePlane } from '../picture/filter';
+import { CHROMA_GAIN, type Picture } from '../picture/picture';
+import { resamplePlane, resampleToLongSide } from '../picture/resample';
+
+/** What was found of a plain background. */
+export interface PlainBackground {
+  /** 1 per pixel of the background, else 0. */
+  readonly mask: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+  /** Part of the picture that is background, 0..1. */
+  readonly share: number;
+  /** Part of all pixels that lie on an edge, 0..1: high in a picture full of small things. */
+  readonly edges: number;
+  /** Part of the border that the background covers, 0..1. */
+  readonly border: number;
+}
+
+const EDGE = 0.06;
+const STEP = 0.035;
+
+const differ = ([L, A, B]: Picture['planes'], i: number, j: number): number =>
+  Math.hypot(L[i] - L[j], (2 / CHROMA_GAIN) * (A[i] - A[j]), (2 / CHROMA_GAIN) * (B[i] - B[j]));
+
+/**
+ * Finds a plain background by flooding inwards from the border through pixels that hardly differ from their neighbours
+ * (in OKLab). Read at 160 px.
+ */
+export function findPlainBackground(picture: Picture): PlainBackground {
+  const small = resampleToLongSide(picture, 160);
+  const { width: w, height: h, planes } = small;
+  const n = w * h;
+  const onEdge = new Uint8Array(n);
+  let edges = 0;
+  for (let y = 0; y < h - 1; y++)
+    for (let x = 0; x < w - 1; x++) {
+      const i = y * w + x;
+      if (differ(planes, i, i + 1) > EDGE || differ(planes, i, i + w) > EDGE) {
+        onEdge[i] = 1;
+        edges++;
+      }
+    }
+  const mask = new Uint8Array(n);
+  const open: number[] = [];
+  let borderLength = 0;
+  const start = (i: number) => {
+    borderLength++;
+    if (!onEdge[i] && !mask[i]) {
+      mask[i] = 1;
+      open.push(i);
+    }
+  };
+  for (let x = 0; x < w; x++) [x, (h - 1) * w + x].forEach(start);
+  for (let y = 1; y < h - 1; y++) [y * w, y * w + w - 1].forEach(start);
+  while (open.length) {
+    const i = open.pop()!;
+    const x = i % w;
+    for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, i - w, i + w]) {
+      if (j < 0 || j >= n || mask[j] || onEdge[j] || differ(planes, i, j) >= STEP) continue;
+      mask[j] = 1;
+      open.push(j);
+    }
+  }
+  let covered = 0;
+  let border = 0;
+  for (let i = 0; i < n; i++) {
+    covered += mask[i];
+    const x = i % w;
+    if (mask[i] && (x === 0 || x === w - 1 || i < w || i >= n - w)) border++;
+  }
+  return { mask, width: w, height: h, share: covered / n, edges: edges / n, border: border / borderLength };
+}
+
+/** A background is plain when it covers this part of a picture that has few edges. */
+export const isPlain = (b: PlainBackground): boolean => b.share > 0.45 && b.edges < 0.09 && b.border > 0.6;
+
+/**
+ * The alpha (0..1, one a pixel of `width` x `height`) that cuts the subject out of its plain background, with an edge about
+ * two pixels soft; 1 everywhere when nothing would be left.
+ */
+export function cutOutAlpha(background: PlainBackground, width: number, height: number): Float32Array {
+  const { mask, width: w, height: h } = background;
+  const subject = Float32Array.from(mask, (v) => 1 - v);
+  if (!subject.some((v) => v > 0)) return new Float32Array(width * height).fill(1);
+  // small holes close; the rim that belongs to the background's edge goes
+  const closed = erodePlane(dilatePlane(subject, w, h, 1), w, h, 2);
+  const alpha = resamplePlane(closed, w, h, width, height);
+  for (let i = 0; i < alpha.length; i++) alpha[i] = Math.min(1, Math.max(0, (alpha[i] - 0.25) * 2));
+  return alpha;
+}

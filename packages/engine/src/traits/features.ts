@@ -1,0 +1,130 @@
+import { CHROMA_GAIN, median, type Lab, type Picture } from '@urbild/core';
+import { placeFrame, type FaceFrame, type OnFace } from './frame';
+
+/** What is measured around a face before anything is decided. */
+export interface FaceFeatures {
+  readonly skin: Lab;
+  /** Where hair is likeliest: above the brow, and beside the face. */
+  readonly crown: Lab;
+  readonly side: Lab;
+  readonly background: Lab;
+  /** How near each cell around the head is to the skin, the crown's and the side's colour. */
+  readonly map: Float32Array;
+  /** The face itself: lightness on a grid, mean 0 and spread 1. */
+  readonly face: Float32Array;
+}
+
+const COLUMNS = 17;
+const ROWS = 21;
+const FACE = 20;
+/** Skin, crown, side, background. */
+const CHANNELS = 4;
+
+/** The colour at a point: the median of a few pixels around it; undefined outside the picture. */
+function colourAt(
+  { width, height, planes: [L, A, B] }: Picture,
+  [x, y]: readonly [number, number],
+  radius: number,
+): Lab | undefined {
+  const values: [number[], number[], number[]] = [[], [], []];
+  for (let dy = -1; dy <= 1; dy++)
+    for (let dx = -1; dx <= 1; dx++) {
+      const px = Math.round(x + dx * radius);
+      const py = Math.round(y + dy * radius);
+      if (px < 0 || py < 0 || px >= width || py >= height) continue;
+      const i = py * width + px;
+      values[0].push(L[i]);
+      values[1].push(A[i] / CHROMA_GAIN);
+      values[2].push(B[i] / CHROMA_GAIN);
+    }
+  return values[0].length ? [median(values[0]), median(values[1]), median(values[2])] : undefined;
+}
+
+const apart = (a: Lab, b: Lab): number => Math.hypot(0.8 * (a[0] - b[0]), 1.6 * (a[1] - b[1]), 1.6 * (a[2] - b[2]));
+
+/** The colour that most of some points share: the one with the most others near it. */
+export function commonColour(colours: readonly (Lab | undefined)[]): Lab {
+  const known = colours.filter((c): c is Lab => c !== undefined);
+  if (!known.length) return [0.5, 0, 0];
+  let best = known[0];
+  let most = -1;
+  for (const c of known) {
+    const near = known.filter((d) => apart(c, d) < 0.06).length;
+    if (near > most) {
+      most = near;
+      best = c;
+    }
+  }
+  const near = known.filter((d) => apart(best, d) < 0.06);
+  const axis = (k: 0 | 1 | 2) => median(near.map((c) => c[k]));
+  return [axis(0), axis(1), axis(2)];
+}
+
+/** A fan of points in the measure of the face. */
+const points = (as: readonly number[], bs: readonly number[]): [number, number][] =>
+  bs.flatMap((b) => as.map((a): [number, number] => [a, b]));
+
+const SKIN = points([-0.42, -0.3, -0.15, 0.15, 0.3, 0.42], [0.3, 0.42, 0.55]);
+const CROWN = points([-0.45, -0.25, 0, 0.25, 0.45], [-1.15, -1.0, -0.85]);
+const SIDE = points([-1.0, -0.9, -0.8, 0.8, 0.9, 1.0], [-0.4, -0.2, 0]);
+const AROUND = [...points([-2.1, -1.8, 1.8, 2.1], [-1.5, -1, -0.5, 0]), ...points([-1.2, 0, 1.2], [-1.9])];
+
+/** Measures a face and what is around it. */
+export function faceFeatures(picture: Picture, frame: FaceFrame): FaceFeatures {
+  const { at, unit } = placeFrame(frame, picture.width, picture.height);
+  const read = (where: readonly (readonly [number, number])[]) =>
+    commonColour(where.map(([a, b]) => colourAt(picture, at(a, b), unit * 0.03)));
+  const skin = read(SKIN);
+  const crown = read(CROWN);
+  const side = read(SIDE);
+  const background = read(AROUND);
+  const map: number[] = [];
+  for (let r = 0; r < ROWS; r++)
+    for (let c = 0; c < COLUMNS; c++) {
+      const here = colourAt(picture, at(-1.9 + (3.8 * c) / (COLUMNS - 1), -1.6 + (4 * r) / (ROWS - 1)), unit * 0.06);
+      for (const to of [skin, crown, side, background]) map.push(here ? Math.exp(-((apart(here, to) / 0.09) ** 2)) : 0);
+    }
+  return { skin, crown, side, background, map: Float32Array.from(map), face: faceGrid(picture, at) };
+}
+
+/** Lightness and redness of the face itself on a grid, whatever its light. */
+function faceGrid({ width, height, planes }: Picture, at: OnFace): Float32Array {
+  const out = new Float32Array(FACE * FACE * 2);
+  [0, 1].forEach((plane) => {
+    const part = out.subarray(plane * FACE * FACE, (plane + 1) * FACE * FACE);
+    for (let r = 0; r < FACE; r++)
+      for (let c = 0; c < FACE; c++) {
+        let sum = 0;
+        for (const [da, db] of [
+          [0, 0],
+          [0.022, 0.022],
+          [-0.022, 0.022],
+          [0.022, -0.022],
+          [-0.022, -0.022],
+        ]) {
+          const [x, y] = at(-0.95 + (1.9 * c) / (FACE - 1) + da, -0.55 + (1.75 * r) / (FACE - 1) + db);
+          const px = Math.min(width - 1, Math.max(0, Math.round(x)));
+          const py = Math.min(height - 1, Math.max(0, Math.round(y)));
+          sum += planes[plane][py * width + px] / 5;
+        }
+        part[r * FACE + c] = sum;
+      }
+    const mean = part.reduce((a, b) => a + b, 0) / part.length;
+    const spread = Math.sqrt(part.reduce((a, b) => a + (b - mean) ** 2, 0) / part.length) + 0.01;
+    for (let i = 0; i < part.length; i++) part[i] = (part[i] - mean) / spread;
+  });
+  return out;
+}
+
+/** How far apart two colours are for the eye, hue before lightness: light changes lightness first. */
+export const colourGap = apart;
+
+/** The map of the mirrored picture. */
+export function mirrorMap(map: Float32Array): Float32Array {
+  const out = new Float32Array(map.length);
+  for (let r = 0; r < ROWS; r++)
+    for (let c = 0; c < COLUMNS; c++)
+      for (let k = 0; k < CHANNELS; k++)
+        out[(r * COLUMNS + c) * CHANNELS + k] = map[(r * COLUMNS + (COLUMNS - 1 - c)) * CHANNELS + k];
+  return out;
+}

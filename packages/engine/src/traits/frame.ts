@@ -1,0 +1,38 @@
+import type { Box } from '@urbild/core';
+
+/** Where a face lies: the middle between its eyes and the tip of its chin, as parts of width and height of the picture. */
+export interface FaceFrame {
+  readonly eyes: readonly [x: number, y: number];
+  readonly chin: readonly [x: number, y: number];
+  /** Turn in degrees, 0 to the viewer. */
+  readonly yaw: number;
+}
+
+/** Points of the face mesh. */
+const EYES = [33, 133, 159, 145, 362, 263, 386, 374];
+const CHIN = 152;
+
+/** The frame of a face mesh of 468 points (parts of the picture). */
+export function frameOfMesh(mesh: readonly (readonly [number, number])[], yaw: number): FaceFrame {
+  const mean = (k: 0 | 1) => EYES.reduce((s, i) => s + mesh[i][k], 0) / EYES.length;
+  return { eyes: [mean(0), mean(1)], chin: [mesh[CHIN][0], mesh[CHIN][1]], yaw };
+}
+
+/** The frame of a box that a person drew around a face from brow to chin: eyes a third down, chin at its foot. */
+export const frameOfBox = ({ left, top, right, bottom }: Box): FaceFrame => ({
+  eyes: [(left + right) / 2, top + 0.36 * (bottom - top)],
+  chin: [(left + right) / 2, bottom],
+  yaw: 0,
+});
+
+/** Points of a face in its own measure: a to the right and b down from the eyes, in distances from eyes to chin; in px. */
+export type OnFace = (a: number, b: number) => readonly [x: number, y: number];
+
+/** How a frame lies in a picture of `width` x `height` px, with the length of its unit. */
+export function placeFrame({ eyes, chin }: FaceFrame, width: number, height: number): { at: OnFace; unit: number } {
+  const ex = eyes[0] * width;
+  const ey = eyes[1] * height;
+  const dx = chin[0] * width - ex;
+  const dy = chin[1] * height - ey;
+  return { at: (a, b) => [ex + dy * a + dx * b, ey - dx * a + dy * b], unit: Math.hypot(dx, dy) };
+}
