@@ -2,9 +2,11 @@
 import 'reflect-metadata';
 import { benchEngine } from './engine';
 import { benchServer } from './server';
+import { benchTraits } from './traits';
 
 async function main(): Promise<void> {
   await benchEngine();
   await benchServer();
+  await benchTraits();
 }
 void main();

@@ -8,3 +8,4 @@ export * from './request';
 export { planSynthesis, type ReadInfluence, type ShareRecord, type SynthesisPlan } from './synthesis/plan';
 export { frameOfBox, frameOfMesh, type FaceFrame } from './traits/frame';
 export { readTraits, type ReadTraits } from './traits/readTraits';
+export { traitTruth, type TraitTruth } from './traits/truth';

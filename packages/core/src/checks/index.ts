@@ -154,7 +154,7 @@ function checkSurface({ picture, kind, transparent, width, height }: CheckedPict
 /** White that belongs to the ground of a drawing is paper, not burnt light. */
 function isWhiteGround(picture: Picture, white: number): boolean {
   const b = findPlainBackground(picture);
-  if (b.share < white * 0.7) return false;
+  if (!isPlain(b) || b.share < white * 0.7) return false;
   const small = resampleToLongSide(picture, Math.max(b.width, b.height));
   let sum = 0;
   let n = 0;

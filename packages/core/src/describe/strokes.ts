@@ -3,7 +3,7 @@ import { blurPlane } from '../picture/filter';
 import { resampleToLongSide } from '../picture/resample';
 
 /** Length of {@link describeStrokes}. */
-export const STROKES_LENGTH = 44;
+export const STROKES_LENGTH = 43;
 
 const SIDE = 384;
 const logOf = (v: number): number => Math.log(v + 1e-6) / 4;

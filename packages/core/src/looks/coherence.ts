@@ -1,9 +1,12 @@
+import { paletteDistance } from '../describe/palette';
 import { median } from '../maths/scalar';
 
-/** A picture of a look as it is compared: its surface and palette in numbers (see styleVector and describeStrokes). */
+/** A picture of a look as it is compared. */
 export interface LookSample {
-  readonly strokes: ArrayLike<number>;
-  readonly palette: ArrayLike<number>;
+  /** See mannerOf: unit length. */
+  readonly manner: ArrayLike<number>;
+  /** See describePalette. */
+  readonly palette: Float32Array;
 }
 
 /** How well the pictures of a look belong together. */
@@ -18,18 +21,15 @@ export interface Coherence {
   readonly map: readonly (readonly [x: number, y: number])[];
 }
 
-/** From here on a picture is named as a stranger. */
-const STRANGE = 1.75;
+/** A stranger is at least this much farther from the others than they are from each other. */
+const FAR = 0.3;
 
-const distance = (a: ArrayLike<number>, b: ArrayLike<number>): number => {
-  let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += (a[i] - b[i]) ** 2;
-  return Math.sqrt(sum);
-};
-
-/** How far apart two pictures are as parts of a look: by surface foremost, by palette as well. */
-export const lookDistance = (a: LookSample, b: LookSample): number =>
-  distance(a.strokes, b.strokes) + 0.25 * distance(a.palette, b.palette);
+/** How far apart two pictures are as parts of a look: by manner foremost (0 the same .. 1 quite another), by palette a little. */
+export function lookDistance(a: LookSample, b: LookSample): number {
+  let likeness = 0;
+  for (let i = 0; i < a.manner.length; i++) likeness += a.manner[i] * b.manner[i];
+  return Math.sqrt(Math.max(0, 1 - likeness)) + 0.004 * paletteDistance(a.palette, b.palette);
+}
 
 /**
  * Compares the pictures of a look: how far each is from the others (median distance), which one is a stranger (far off
@@ -45,10 +45,10 @@ export function coherenceOf(samples: readonly LookSample[]): Coherence {
   const worst = off.indexOf(Math.max(...off));
   const others = typical.filter((_, i) => i !== worst);
   const centre = median(others);
-  const spread = 1.4826 * median(others.map((t) => Math.abs(t - centre))) + 0.12 * centre;
-  const strange = n > 2 && typical[worst] > centre + 3 * spread && typical[worst] > STRANGE * 0.75 * centre;
+  const spread = 1.4826 * median(others.map((t) => Math.abs(t - centre))) + 0.03;
+  const strange = n > 2 && typical[worst] > centre + 3 * spread && typical[worst] - centre > FAR;
   return {
-    figure: Math.max(0, Math.min(1, 1.25 - usual / 6)),
+    figure: Math.max(0, Math.min(1, 1.15 - 1.1 * usual)),
     off,
     ...(strange ? { stranger: worst } : {}),
     map: principalMap(d),

@@ -14,6 +14,8 @@ export interface PlainBackground {
   readonly edges: number;
   /** Part of the border that the background covers, 0..1. */
   readonly border: number;
+  /** How far its pixels lie from their mean colour: root mean square distance in OKLab. */
+  readonly spread: number;
 }
 
 const EDGE = 0.06;
@@ -68,11 +70,37 @@ export function findPlainBackground(picture: Picture): PlainBackground {
     const x = i % w;
     if (mask[i] && (x === 0 || x === w - 1 || i < w || i >= n - w)) border++;
   }
-  return { mask, width: w, height: h, share: covered / n, edges: edges / n, border: border / borderLength };
+  return {
+    mask,
+    width: w,
+    height: h,
+    share: covered / n,
+    edges: edges / n,
+    border: border / borderLength,
+    spread: covered ? spreadOf(planes, mask, covered) : 0,
+  };
 }
 
-/** A background is plain when it covers this part of a picture that has few edges. */
-export const isPlain = (b: PlainBackground): boolean => b.share > 0.45 && b.edges < 0.09 && b.border > 0.6;
+function spreadOf(planes: Picture['planes'], mask: Uint8Array, covered: number): number {
+  let squares = 0;
+  planes.forEach((plane, c) => {
+    const gain = c ? CHROMA_GAIN : 1;
+    let sum = 0;
+    let sum2 = 0;
+    for (let i = 0; i < mask.length; i++)
+      if (mask[i]) {
+        const v = plane[i] / gain;
+        sum += v;
+        sum2 += v * v;
+      }
+    squares += Math.max(0, sum2 / covered - (sum / covered) ** 2);
+  });
+  return Math.sqrt(squares);
+}
+
+/** A background is plain when it covers this part of a picture that has few edges, and is of about one colour. */
+export const isPlain = (b: PlainBackground): boolean =>
+  b.share > 0.45 && b.edges < 0.09 && b.border > 0.6 && b.spread < 0.065;
 
 /**
  * The alpha (0..1, one a pixel of `width` x `height`) that cuts the subject out of its plain background, with an edge about

@@ -1,7 +1,7 @@
 import type { Horizon } from '../describe/horizon';
 import type { Swatch } from '../describe/palette';
 import type { Medium, PlaceName, Time } from '../prompt/brief';
-import { classify, unpackClassifier, type Classifier, type Guess } from './classifier';
+import { classify, scoresOf, unpackClassifier, type Classifier, type Guess } from './classifier';
 import { colourName } from './colourNames';
 import { WEIGHTS } from './weights.generated';
 
@@ -32,15 +32,29 @@ export interface Readable {
   readonly swatches: readonly Swatch[];
 }
 
+/**
+ * The manner of a picture as 13 numbers: how much it speaks for each of the painter's media, from the learnt scores. Pictures of
+ * one manner lie close whatever they show, those of manners that the painter does not have as well.
+ */
+export function mannerOf(strokes: Float32Array): Float32Array {
+  const scores = scoresOf(known().medium, strokes);
+  const top = Math.max(...scores);
+  const parts = scores.map((s) => Math.exp((s - top) / 1.5));
+  const all = parts.reduce((a, b) => a + b, 0);
+  return Float32Array.from(parts, (p) => Math.sqrt(p / all));
+}
+
 let classifiers: Record<'medium' | 'place' | 'time', Classifier> | undefined;
 
-/** Reads a picture from its descriptors; the classifiers were learnt on our painter's own scenes. */
-export function readPicture({ strokes, likeness, horizon, swatches }: Readable): PictureReading {
-  classifiers ??= {
+const known = () =>
+  (classifiers ??= {
     medium: unpackClassifier(WEIGHTS.medium),
     place: unpackClassifier(WEIGHTS.place),
     time: unpackClassifier(WEIGHTS.time),
-  };
+  });
+
+/** Reads a picture from its descriptors; the classifiers were learnt on our painter's own scenes. */
+export function readPicture({ strokes, likeness, horizon, swatches }: Readable): PictureReading {
   const rounded = <T extends string>(g: Guess) => ({
     is: g.is as T,
     probability: Math.round(g.probability * 1000) / 1000,
@@ -57,11 +71,11 @@ export function readPicture({ strokes, likeness, horizon, swatches }: Readable):
     else colours.push({ name, weight });
   }
   return {
-    medium: rounded<Medium>(classify(classifiers.medium, strokes)[0]),
-    places: classify(classifiers.place, likeness)
+    medium: rounded<Medium>(classify(known().medium, strokes)[0]),
+    places: classify(known().place, likeness)
       .slice(0, 3)
       .map((g) => rounded<PlaceName>(g)),
-    time: rounded<Time>(classify(classifiers.time, Float32Array.from([...strokes, ...likeness]))[0]),
+    time: rounded<Time>(classify(known().time, Float32Array.from([...strokes, ...likeness]))[0]),
     light: lightness < 0.32 ? 'dark' : lightness < 0.5 ? 'dim' : lightness < 0.78 ? 'even' : 'bright',
     contrast: spread > 0.19 ? 'strong' : 'soft',
     warmth: warm > 0.035 ? 'warm' : warm < -0.02 ? 'cool' : 'neutral',

@@ -72,8 +72,7 @@ const AROUND = [...points([-2.1, -1.8, 1.8, 2.1], [-1.5, -1, -0.5, 0]), ...point
 /** Measures a face and what is around it. */
 export function faceFeatures(picture: Picture, frame: FaceFrame): FaceFeatures {
   const { at, unit } = placeFrame(frame, picture.width, picture.height);
-  const read = (where: readonly (readonly [number, number])[]) =>
-    commonColour(where.map(([a, b]) => colourAt(picture, at(a, b), unit * 0.03)));
+  const read = (where: readonly (readonly [number, number])[]) => commonColour(coloursIn(picture, frame, where));
   const skin = read(SKIN);
   const crown = read(CROWN);
   const side = read(SIDE);
@@ -127,4 +126,14 @@ export function mirrorMap(map: Float32Array): Float32Array {
       for (let k = 0; k < CHANNELS; k++)
         out[(r * COLUMNS + c) * CHANNELS + k] = map[(r * COLUMNS + (COLUMNS - 1 - c)) * CHANNELS + k];
   return out;
+}
+
+/** The colours at some points around a face; undefined where they lie outside the picture. */
+export function coloursIn(
+  picture: Picture,
+  frame: FaceFrame,
+  where: readonly (readonly [number, number])[],
+): (Lab | undefined)[] {
+  const { at, unit } = placeFrame(frame, picture.width, picture.height);
+  return where.map(([a, b]) => colourAt(picture, at(a, b), unit * 0.03));
 }

@@ -1,4 +1,4 @@
-import type { Box } from '@urbild/core';
+import { median, type Box } from '@urbild/core';
 
 /** Where a face lies: the middle between its eyes and the tip of its chin, as parts of width and height of the picture. */
 export interface FaceFrame {
@@ -11,11 +11,28 @@ export interface FaceFrame {
 /** Points of the face mesh. */
 const EYES = [33, 133, 159, 145, 362, 263, 386, 374];
 const CHIN = 152;
+/** Foot of the nose, lips and chin, and how far down from the eyes they lie on the way to the chin. */
+const DOWN: readonly (readonly [points: readonly number[], part: number])[] = [
+  [[2], 0.448],
+  [[13, 14], 0.63],
+  [[CHIN], 1.018],
+];
 
-/** The frame of a face mesh of 468 points (parts of the picture). */
+/**
+ * The frame of a face mesh of 468 points (parts of the picture). The chin of a mesh strays where a beard hides it, so its
+ * distance is the median of what nose, lips and chin say.
+ */
 export function frameOfMesh(mesh: readonly (readonly [number, number])[], yaw: number): FaceFrame {
-  const mean = (k: 0 | 1) => EYES.reduce((s, i) => s + mesh[i][k], 0) / EYES.length;
-  return { eyes: [mean(0), mean(1)], chin: [mesh[CHIN][0], mesh[CHIN][1]], yaw };
+  const mean = (points: readonly number[], k: 0 | 1) => points.reduce((s, i) => s + mesh[i][k], 0) / points.length;
+  const eyes = [mean(EYES, 0), mean(EYES, 1)] as const;
+  const dx = mesh[CHIN][0] - eyes[0];
+  const dy = mesh[CHIN][1] - eyes[1];
+  const square = dx * dx + dy * dy || 1e-9;
+  const lengths = DOWN.map(
+    ([points, part]) => ((mean(points, 0) - eyes[0]) * dx + (mean(points, 1) - eyes[1]) * dy) / square / part,
+  );
+  const length = Math.max(0.4, median(lengths));
+  return { eyes, chin: [eyes[0] + dx * length, eyes[1] + dy * length], yaw };
 }
 
 /** The frame of a box that a person drew around a face from brow to chin: eyes a third down, chin at its foot. */

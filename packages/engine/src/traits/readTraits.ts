@@ -1,12 +1,185 @@
-import type { Picture, TraitSheet } from '@urbild/core';
-import { faceFeatures } from './features';
+import {
+  CHROMA_GAIN,
+  classify,
+  findPlainBackground,
+  scoresOf,
+  unpackClassifier,
+  type Classifier,
+  type Lab,
+  type Picture,
+  type Trait,
+  type TraitName,
+  type TraitSheet,
+} from '@urbild/core';
+import { colourGap, commonColour, coloursIn, faceFeatures, type FaceFeatures } from './features';
 import type { FaceFrame } from './frame';
+import { FACE_NUMBERS, lengthOf, type SeenStyle } from './kinds';
+import { TRAIT_WEIGHTS } from './weights.generated';
+
+/** What was read of whoever a picture shows. */
 export interface ReadTraits {
   readonly traits: TraitSheet;
+  /** Part of the face that something covers, 0..1; absent without a face. */
   readonly covered?: number;
 }
+
+let learnt: Record<keyof typeof TRAIT_WEIGHTS, Classifier> | undefined;
+const models = () =>
+  (learnt ??= {
+    style: unpackClassifier(TRAIT_WEIGHTS.style),
+    hat: unpackClassifier(TRAIT_WEIGHTS.hat),
+    beard: unpackClassifier(TRAIT_WEIGHTS.beard),
+    glasses: unpackClassifier(TRAIT_WEIGHTS.glasses),
+    numbers: unpackClassifier(TRAIT_WEIGHTS.numbers),
+  });
+
+/** Paint in the light is lighter than the local colour; skin and hair by this much on the average of our painter's media. */
+const LIT = { skin: 0.025, hair: 0.055, cloth: 0.02 } as const;
+const darker = ([L, a, b]: Lab, by: number): Lab => [Math.max(0.02, L - by), a, b];
+
+/** Upper clothes: shoulders and breast below the chin, away from plaits that hang down in the middle. */
+const UPPER: readonly [number, number][] = [2.1, 2.4, 2.8, 3.2].flatMap((b) =>
+  [-0.8, -0.5, -0.2, 0.2, 0.5, 0.8].map((a): [number, number] => [a, b]),
+);
+const LOWER: readonly [number, number][] = [6.2, 6.8, 7.4].flatMap((b) =>
+  [-0.5, -0.2, 0.2, 0.5].map((a): [number, number] => [a, b]),
+);
+const EYES: readonly [number, number][] = [-0.41, 0.41].flatMap((a) =>
+  [-0.03, 0, 0.03].map((b): [number, number] => [a, b]),
+);
+const LIPS: readonly [number, number][] = [-0.12, 0, 0.12].map((a): [number, number] => [a, 0.66]);
+/** Where a face should show skin. */
+const FACE: readonly [number, number][] = [0.2, 0.35, 0.5].flatMap((b) =>
+  [-0.45, -0.3, 0, 0.3, 0.45].map((a): [number, number] => [a, b]),
+);
+
+/**
+ * Reads the traits of whoever a picture shows. With the frame of a face: colours by medians around it, hair, headwear, beard,
+ * glasses and the numbers of the face by what was learnt. Without: only the colours of the subject before a plain background.
+ */
 export function readTraits(picture: Picture, frame?: FaceFrame): ReadTraits {
-  if (!frame) return { traits: {} };
-  const f = faceFeatures(picture, frame);
-  return { traits: { skin: { colour: f.skin, confidence: 0.7 } } };
+  if (!frame) return { traits: bodyColours(picture) };
+  const { features, numbers } = bestSeen(picture, frame);
+  const traits: Partial<Record<TraitName, Trait>> = {};
+  // a turned face shows less of what was learnt from faces seen from the front
+  const sight = Math.max(0.25, Math.cos((Math.min(70, Math.abs(frame.yaw)) * Math.PI) / 180));
+  const { style, hat, beard, glasses } = models();
+  const [hair] = classify(style, features.map);
+  const [worn] = classify(hat, features.map);
+  const all = bothOf(features);
+  traits['hair style'] = { choice: hair.is, confidence: hair.probability * sight };
+  traits['hair length'] = { choice: lengthOf(hair.is as SeenStyle), confidence: Math.sqrt(hair.probability) * sight };
+  traits.headwear = { choice: worn.is, confidence: worn.probability * sight };
+  for (const [name, model, input] of [
+    ['beard', beard, all],
+    ['glasses', glasses, features.face],
+  ] as const) {
+    const [guess] = classify(model, input);
+    traits[name] = { choice: guess.is, confidence: guess.probability * sight };
+  }
+  numbers.forEach((number, k) => {
+    traits[FACE_NUMBERS[k]] = { number, confidence: 0.5 * sight };
+  });
+  Object.assign(traits, faceColours(picture, frame, features, hair.is === 'bald', worn.is !== 'none'));
+  return { traits, covered: coveredPart(picture, frame, features.skin) };
+}
+
+const bothOf = ({ map, face }: FaceFeatures) => Float32Array.from([...map, ...face]);
+
+/** Where else the face may lie, in distances from eyes to chin, and how long that distance may be. */
+const SHIFTS: readonly [number, number][] = [
+  [0, 0],
+  [-0.07, 0],
+  [0.07, 0],
+  [0, -0.06],
+  [0, 0.06],
+];
+const LENGTHS = [1, 0.9, 1.1];
+
+/** A found face is never quite where the true one is: of some frames near it, the one that what was learnt is surest about. */
+function bestSeen(
+  picture: Picture,
+  { eyes, chin, yaw }: FaceFrame,
+): { features: FaceFeatures; numbers: readonly number[] } {
+  const { style, beard, glasses, numbers } = models();
+  const sums = FACE_NUMBERS.map(() => 0);
+  let weights = 0;
+  const dx = chin[0] - eyes[0];
+  const dy = chin[1] - eyes[1];
+  const aspect = picture.width / picture.height;
+  let best: FaceFeatures | undefined;
+  let surest = -1;
+  for (const length of LENGTHS)
+    for (const [a, b] of SHIFTS) {
+      const x = eyes[0] + (dy / aspect) * a + dx * b;
+      const y = eyes[1] - dx * aspect * a + dy * b;
+      const features = faceFeatures(picture, { eyes: [x, y], chin: [x + dx * length, y + dy * length], yaw });
+      const sure =
+        classify(style, features.map)[0].probability *
+        classify(beard, bothOf(features))[0].probability *
+        classify(glasses, features.face)[0].probability *
+        (a || b || length !== 1 ? 0.9 : 1);
+      const weight = sure * sure;
+      scoresOf(numbers, features.face).forEach((v, k) => (sums[k] += weight * v));
+      weights += weight;
+      if (sure > surest) {
+        surest = sure;
+        best = features;
+      }
+    }
+  return { features: best!, numbers: sums.map((v) => v / weights) };
+}
+
+function faceColours(
+  picture: Picture,
+  frame: FaceFrame,
+  { skin, crown, side, background }: FaceFeatures,
+  bald: boolean,
+  hat: boolean,
+): TraitSheet {
+  const out: Partial<Record<TraitName, Trait>> = {};
+  out.skin = { colour: darker(skin, LIT.skin), confidence: 0.85 };
+  if (!bald) {
+    // under a hat only the hair beside the face can be seen
+    const shown = hat ? side : crown;
+    const clear = Math.min(colourGap(shown, skin), colourGap(shown, background) + 0.05) / 0.1;
+    out.hair = { colour: darker(shown, LIT.hair), confidence: Math.min(0.85, 0.3 + 0.55 * clear) };
+  }
+  if (hat) out.hat = { colour: crown, confidence: 0.7 };
+  const cloth = (points: readonly [number, number][], name: 'upper' | 'lower', confidence: number) => {
+    const seen = coloursIn(picture, frame, points).filter((c): c is Lab => c !== undefined);
+    if (seen.length < points.length * 0.6) return;
+    const colour = commonColour(seen);
+    const part = seen.filter((c) => colourGap(c, colour) < 0.06).length / seen.length;
+    out[name] = { colour: darker(colour, LIT.cloth), confidence: confidence * part };
+  };
+  cloth(UPPER, 'upper', 0.9);
+  cloth(LOWER, 'lower', 0.6);
+  const eyes = coloursIn(picture, frame, EYES).filter((c): c is Lab => c !== undefined);
+  if (eyes.length) out.eyes = { colour: [...eyes].sort((a, b) => a[0] - b[0])[eyes.length >> 1], confidence: 0.25 };
+  out.lips = { colour: commonColour(coloursIn(picture, frame, LIPS)), confidence: 0.35 };
+  return out;
+}
+
+/** The part of the middle of a face that is not of the colour of its skin. */
+function coveredPart(picture: Picture, frame: FaceFrame, skin: Lab): number {
+  const seen = coloursIn(picture, frame, FACE).filter((c): c is Lab => c !== undefined);
+  return seen.length ? seen.filter((c) => colourGap(c, skin) > 0.14).length / seen.length : 1;
+}
+
+/** The main colour of a creature or thing before a plain background. */
+function bodyColours(picture: Picture): TraitSheet {
+  const { mask, width, height, share } = findPlainBackground(picture);
+  if (share < 0.25 || share > 0.97) return {};
+  const colours: Lab[] = [];
+  const [L, A, B] = picture.planes;
+  for (let i = 0; i < mask.length; i += 3) {
+    if (mask[i]) continue;
+    const x = Math.floor(((i % width) / width) * picture.width);
+    const y = Math.floor((((i / width) | 0) / height) * picture.height);
+    const j = y * picture.width + x;
+    colours.push([L[j], A[j] / CHROMA_GAIN, B[j] / CHROMA_GAIN]);
+  }
+  const some = colours.filter((_, k) => k % Math.ceil(colours.length / 400) === 0);
+  return some.length ? { body: { colour: commonColour(some), confidence: 0.5 } } : {};
 }

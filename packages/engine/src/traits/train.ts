@@ -18,6 +18,7 @@ import { faceFeatures, mirrorMap, type FaceFeatures } from './features';
 import type { FaceFrame } from './frame';
 import { FACE_NUMBERS, SEEN_HATS, SEEN_STYLES, seenStyle } from './kinds';
 import { describeSomebody, paintPersonFrom, type PaintedPerson } from './samples';
+import { numbersOf } from './truth';
 
 const PEOPLE = Number(process.argv[2] ?? 1400);
 const LOOKED_AT = 3;
@@ -58,14 +59,6 @@ for (let nth = 0; nth < PEOPLE; nth++) {
 }
 console.log(`${samples.length} looks at ${PEOPLE} people`);
 
-const numbersOf = ({ face, eyes, brow, nose, mouth }: PaintedPerson['person']) => [
-  face.width,
-  face.jaw,
-  eyes.size,
-  brow.thickness,
-  nose.length,
-  mouth.fullness,
-];
 const both = ({ map, face }: FaceFeatures) => Float32Array.from([...map, ...face]);
 const LEARNING: Learning = { rounds: 90, decay: 0.012, step: 0.05 };
 const TASKS = {

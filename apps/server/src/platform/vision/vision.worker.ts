@@ -68,6 +68,19 @@ globalThis.fetch = (async (what: string | URL | Request, init?: RequestInit) => 
   return new Response(new Uint8Array(await readFile(new URL(address))), { headers: { 'content-type': type } });
 }) as typeof fetch;
 
+/** The folder of an installed package; require.resolve does not reach packages whose exports map leaves out package.json. */
+async function folderOf(name: string): Promise<string> {
+  for (const dir of require.resolve.paths(name) ?? []) {
+    try {
+      await access(path.join(dir, name, 'package.json'));
+      return path.join(dir, name);
+    } catch {
+      // the next folder up may have it
+    }
+  }
+  throw new Unavailable(`${name} is not installed`);
+}
+
 let loading: Promise<Detector> | undefined;
 
 /** Loads the models once. A missing file would kill the thread later, so all are looked for first. */
@@ -75,8 +88,8 @@ async function load(): Promise<Detector> {
   let root: string;
   let wasm: string;
   try {
-    root = path.dirname(require.resolve('@vladmandic/human/package.json'));
-    wasm = path.join(path.dirname(require.resolve('@tensorflow/tfjs-backend-wasm/package.json')), 'dist') + path.sep;
+    root = await folderOf('@vladmandic/human');
+    wasm = path.join(await folderOf('@tensorflow/tfjs-backend-wasm'), 'dist') + path.sep;
     for (const model of MODELS)
       for (const ending of ['.json', '.bin']) await access(path.join(root, 'models', model + ending));
   } catch {

@@ -1,4 +1,4 @@
-import { coherenceOf, describePalette, describeStrokes, type Coherence, type LookSample } from '@urbild/core';
+import { coherenceOf, describePalette, describeStrokes, mannerOf, type Coherence, type LookSample } from '@urbild/core';
 import sharp from 'sharp';
 import { measurable } from './decode';
 import type { CoherenceTask } from './tasks';
@@ -11,7 +11,7 @@ async function sampleOf(file: string): Promise<LookSample> {
   let sample = kept.get(file);
   if (!sample) {
     const picture = await measurable(sharp(file));
-    sample = { strokes: describeStrokes(picture), palette: describePalette(picture).map((v) => v / 8) };
+    sample = { manner: mannerOf(describeStrokes(picture)), palette: describePalette(picture) };
     kept.set(file, sample);
     if (kept.size > KEPT) kept.delete(kept.keys().next().value!);
   }

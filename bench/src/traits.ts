@@ -1,0 +1,95 @@
+import { cosine, lchToLab, median, type Lab, type Medium } from '@urbild/core';
+import { frameOfMesh, readTraits, traitTruth } from '@urbild/engine';
+import { mkdtemp, rm, writeFile } from 'fs/promises';
+import os from 'os';
+import path from 'path';
+import sharp from 'sharp';
+import { VisionService } from '../../apps/server/src/platform/vision/vision.service';
+import { paintPersonFrom, type PaintedPerson } from '../../packages/engine/src/traits/samples';
+
+/** Ten people, none of whom the readers have learnt from. */
+const PEOPLE = [
+  'Ilse',
+  'Marek',
+  'Tove',
+  'Juna',
+  'an old woman with white hair in a bun and glasses, in a green coat',
+  'a man with a black beard and short black hair in a red jumper',
+  'a girl with two blond plaits in a blue dress',
+  'a bald old man with a grey beard in a mustard jacket',
+  'a dark-skinned woman with curls in a yellow dress',
+  'a boy with tousled brown hair in a striped jumper',
+];
+const MEDIA: readonly Medium[] = ['gouache', 'pastel', 'impasto', 'embroidery'];
+const WIDTH = 640;
+const HEIGHT = 800;
+
+const gap = (a: Lab, b: Lab) => Math.hypot(...a.map((v, k) => v - b[k]));
+
+/** Traits read from 40 painted pictures, by the same way as an import: face by the models, then colours, hair, numbers. */
+export async function benchTraits(): Promise<void> {
+  const dir = await mkdtemp(path.join(os.tmpdir(), 'urbild-traits-'));
+  const vision = new VisionService({ port: 0, host: '', dataDir: dir, demo: false, renderThreads: 1, quiet: true });
+  const off: Record<'skin' | 'hair' | 'upper', number[]> = { skin: [], hair: [], upper: [] };
+  let found = 0;
+  let styles = 0;
+  let lengths = 0;
+  let hairs = 0;
+  let better = 0;
+  let numbers = 0;
+  const faces: { who: number; embedding: readonly number[] }[] = [];
+  for (const [who, words] of PEOPLE.entries())
+    for (const [m, medium] of MEDIA.entries()) {
+      const painted = paintPersonFrom(
+        `half figure of ${words}, front, meadow at noon`,
+        medium,
+        900 + who,
+        undefined,
+        WIDTH,
+        HEIGHT,
+      ) as PaintedPerson;
+      const file = path.join(dir, `${who}-${m}.png`);
+      await writeFile(
+        file,
+        await sharp(Buffer.from(painted.rgba.buffer), { raw: { width: WIDTH, height: HEIGHT, channels: 4 } })
+          .png()
+          .toBuffer(),
+      );
+      const [face] = (await vision.look(file)).faces;
+      if (!face) continue;
+      found++;
+      faces.push({ who, embedding: face.embedding });
+      const { traits } = readTraits(painted.picture, frameOfMesh(face.mesh, face.yaw));
+      const truth = traitTruth(painted.person);
+      off.skin.push(gap(traits.skin!.colour!, lchToLab(painted.person.skin)));
+      if (traits.hair && truth.style !== 'bald')
+        off.hair.push(gap(traits.hair.colour!, lchToLab(painted.person.hair.colour)));
+      if (traits.upper) off.upper.push(gap(traits.upper.colour!, lchToLab(painted.person.top.colour)));
+      hairs++;
+      if (traits['hair style']!.choice === truth.style) styles++;
+      if (traits['hair length']!.choice === truth.length) lengths++;
+      for (const [name, value] of Object.entries(truth.numbers)) {
+        numbers++;
+        const read = traits[name as keyof typeof traits]?.number;
+        if (read !== undefined && Math.abs(read - value) < Math.abs(truth.mean[name] - value)) better++;
+      }
+    }
+  await rm(dir, { recursive: true, force: true });
+  vision.onModuleDestroy();
+  const part = (n: number, of: number) => `${n}/${of} = ${Math.round((100 * n) / of)} %`;
+  const same = faces.filter((f) => {
+    const others = faces
+      .filter((g) => g !== f)
+      .sort((a, b) => cosine(b.embedding, f.embedding) - cosine(a.embedding, f.embedding));
+    return others[0]?.who === f.who;
+  }).length;
+  console.log(`traits of ${PEOPLE.length} people in ${MEDIA.length} media (${MEDIA.join(', ')}):`);
+  console.log(`  faces found                          ${part(found, PEOPLE.length * MEDIA.length)}`);
+  for (const [name, values] of Object.entries(off))
+    console.log(`  ${name.padEnd(10)} median OKLab error        ${median(values).toFixed(3)}  (wanted: .06)`);
+  console.log(`  all colours, median OKLab error      ${median(Object.values(off).flat()).toFixed(3)}  (wanted: .06)`);
+  console.log(`  hair style                           ${part(styles, hairs)}  (wanted: 80 %)`);
+  console.log(`  hair length                          ${part(lengths, hairs)}  (wanted: 80 %)`);
+  console.log(`  face numbers nearer than the mean's  ${part(better, numbers)}  (wanted: 70 %)`);
+  console.log(`  nearest face is the same person      ${part(same, faces.length)}`);
+}

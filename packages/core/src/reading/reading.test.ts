@@ -1,0 +1,131 @@
+import { describeLikeness } from '../describe/likeness';
+import { findHorizon } from '../describe/horizon';
+import { swatchesOf } from '../describe/palette';
+import { describeStrokes } from '../describe/strokes';
+import { Random } from '../maths/random';
+import { understand } from '../prompt/understand';
+import { MEDIA, PLACES, TIMES } from '../prompt/brief';
+import { pictureOf, testScene } from '../testing';
+import { classify, learnClassifier, learnNumbers, packClassifier, scoresOf, unpackClassifier } from './classifier';
+import { colourName } from './colourNames';
+import { altTextOf, promptsFor, wordsOf } from './pictureWords';
+import { mannerOf, readPicture, type PictureReading } from './readPicture';
+import { WEIGHTS } from './weights.generated';
+import { srgbToLab } from '../colour/oklab';
+import type { Picture } from '../picture/picture';
+
+const cloud = (centre: number[], n: number, seed: number) => {
+  const r = new Random(seed);
+  return Array.from({ length: n }, () => centre.map((c) => c + 0.35 * r.normal()));
+};
+
+test('a classifier learns clouds apart, and packing it hardly changes what it says', () => {
+  const samples = [
+    ...cloud([0, 0, 1], 40, 1).map((features) => ({ features, is: 'a' })),
+    ...cloud([2, 0, 1], 40, 2).map((features) => ({ features, is: 'b' })),
+    ...cloud([0, 2, 1], 40, 3).map((features) => ({ features, is: 'c' })),
+  ];
+  const learnt = learnClassifier(samples, ['a', 'b', 'c'], { rounds: 120, decay: 1e-3 });
+  const packed = unpackClassifier(packClassifier(learnt));
+  const right = samples.filter((s) => classify(learnt, s.features)[0].is === s.is).length;
+  expect(right).toBeGreaterThan(112);
+  for (const s of samples.slice(0, 20)) {
+    const [whole, small] = [classify(learnt, s.features), classify(packed, s.features)];
+    expect(small.find((g) => g.is === whole[0].is)!.probability).toBeCloseTo(whole[0].probability, 1);
+    expect(whole.reduce((p, g) => p + g.probability, 0)).toBeCloseTo(1, 9);
+  }
+  expect(() => learnClassifier([], ['a'], { rounds: 1, decay: 0 })).toThrow(RangeError);
+});
+
+test('numbers are learnt by regression', () => {
+  const r = new Random(9);
+  const samples = Array.from({ length: 120 }, () => {
+    const features = [r.range(-1, 1), r.range(-1, 1), r.range(-1, 1)];
+    return { features, numbers: [2 * features[0] + 1, features[1] - features[2]] };
+  });
+  const learnt = learnNumbers(samples, ['x', 'y'], { rounds: 300, decay: 1e-4, step: 0.1 });
+  for (const s of samples.slice(0, 10))
+    scoresOf(learnt, s.features).forEach((v, k) => expect(v).toBeCloseTo(s.numbers[k], 1));
+});
+
+test('what was learnt of pictures has all media, places and times', () => {
+  expect([WEIGHTS.medium.classes, WEIGHTS.place.classes, WEIGHTS.time.classes]).toEqual(
+    [MEDIA, PLACES, TIMES].map((l) => [...l]),
+  );
+});
+
+test.each([
+  ['#ffffff', 'white'],
+  ['#000000', 'black'],
+  ['#808080', 'grey'],
+  ['#c0392b', 'red'],
+  ['#2e8b57', 'green'],
+  ['#1f3a93', 'blue'],
+  ['#20284f', 'navy'],
+  ['#8b5a2b', 'brown'],
+  ['#f1c40f', 'yellow'],
+] as const)('%s is called %s', (hex, name) => {
+  const [r, g, b] = [1, 3, 5].map((k) => parseInt(hex.slice(k, k + 2), 16));
+  expect(colourName(srgbToLab(r, g, b))).toContain(name);
+});
+
+const readingOf = (p: Picture): PictureReading =>
+  readPicture({
+    strokes: describeStrokes(p),
+    likeness: describeLikeness(p),
+    horizon: findHorizon(p),
+    swatches: swatchesOf(p),
+  });
+
+test('light, warmth and horizon of a picture are read', () => {
+  const night = readingOf(pictureOf(160, 120, (u, v) => [0.12 + 0.08 * v + 0.03 * ((u * 50) % 1), 0, -0.05]));
+  const day = readingOf(pictureOf(160, 120, (_u, v) => (v > 0.7 ? [0.62, 0.03, 0.1] : [0.9, 0.02, 0.05])));
+  expect(night.light).toBe('dark');
+  expect(night.warmth).toBe('cool');
+  expect(day.light).toBe('bright');
+  expect(day.warmth).toBe('warm');
+  expect(day.horizon).toBe('low');
+  expect(day.colours.reduce((s, c) => s + c.weight, 0)).toBeGreaterThan(0.9);
+});
+
+const sure: PictureReading = {
+  medium: { is: 'linocut', probability: 0.9 },
+  places: [
+    { is: 'pier', probability: 0.7 },
+    { is: 'harbour', probability: 0.2 },
+    { is: 'marsh', probability: 0.05 },
+  ],
+  time: { is: 'dusk', probability: 0.6 },
+  light: 'dim',
+  contrast: 'strong',
+  warmth: 'warm',
+  colours: [
+    { name: 'navy', weight: 0.5 },
+    { name: 'orange', weight: 0.3 },
+  ],
+};
+
+test('three candidate prompts, medium first, that our own reader understands', () => {
+  const prompts = promptsFor(sure, 'a figure');
+  expect(prompts).toHaveLength(3);
+  expect(new Set(prompts).size).toBe(3);
+  for (const p of prompts) {
+    expect(p).toMatch(/^linocut: a figure /);
+    expect(understand(p).medium).toBe('linocut');
+  }
+  expect(understand(prompts[0])).toMatchObject({ place: 'pier', time: 'dusk' });
+  expect(understand(prompts[2]).place).toBe('harbour');
+  expect(promptsFor({ ...sure, medium: { is: 'linocut', probability: 0.2 } })[0]).toBe('on the pier at dusk');
+});
+
+test('words to be found by, and a sentence for those who cannot see', () => {
+  expect(wordsOf(sure)).toBe('linocut pier dusk dim warm navy orange');
+  expect(altTextOf('Winter pier', sure)).toBe('Winter pier, like linocut; navy and orange');
+});
+
+test('the manner of a picture has unit length and does not change with its subject as much as with its grain', () => {
+  const manner = (p: Picture) => mannerOf(describeStrokes(p));
+  const m = manner(testScene(1));
+  expect(Math.hypot(...m)).toBeCloseTo(1, 5);
+  expect(m).toHaveLength(MEDIA.length);
+});

@@ -1,0 +1,59 @@
+import { agreementOf, fuseTraits, traitDistance } from './fuse';
+import type { TraitSheet } from './types';
+
+const sheet = (hair: [number, number, number], style: string, confidence = 0.8): TraitSheet => ({
+  hair: { colour: hair, confidence },
+  skin: { colour: [0.8, 0.03, 0.05], confidence },
+  'hair style': { choice: style, confidence },
+  jaw: { number: 0.4, confidence },
+});
+const copper: [number, number, number] = [0.55, 0.09, 0.09];
+
+test('several pictures agree on the median colour and the style of the majority', () => {
+  const fused = fuseTraits([
+    sheet(copper, 'plait'),
+    sheet([0.57, 0.09, 0.09], 'plait'),
+    sheet([0.2, 0, 0], 'short', 0.2),
+  ]);
+  expect(fused.hair!.colour![0]).toBeCloseTo(0.55, 5);
+  expect(fused['hair style']!.choice).toBe('plait');
+  expect(fused.jaw!.number).toBeCloseTo(0.4);
+});
+
+test('agreement makes sure, contradiction unsure', () => {
+  const one = fuseTraits([sheet(copper, 'plait')]);
+  const three = fuseTraits([sheet(copper, 'plait'), sheet(copper, 'plait'), sheet(copper, 'plait')]);
+  const quarrel = fuseTraits([sheet(copper, 'plait'), sheet([0.2, 0, 0], 'short')]);
+  expect(three.hair!.confidence).toBeGreaterThan(one.hair!.confidence);
+  expect(quarrel.hair!.confidence).toBeLessThan(three.hair!.confidence);
+  expect(quarrel['hair style']!.confidence).toBeLessThan(one['hair style']!.confidence);
+});
+
+test('what a person locked goes before all pictures', () => {
+  const locked: TraitSheet = { hair: { colour: [0.9, 0, 0], confidence: 1, locked: true } };
+  const fused = fuseTraits([sheet(copper, 'plait'), sheet(copper, 'plait')], locked);
+  expect(fused.hair).toEqual({ colour: [0.9, 0, 0], confidence: 1, locked: true });
+  expect(fuseTraits([], {})).toEqual({});
+});
+
+test('distance: 0 for the same, more for another colour, more again for another style; undefined without anything in common', () => {
+  const ilse = sheet(copper, 'plait');
+  expect(traitDistance(ilse, ilse)).toBe(0);
+  const dyed = traitDistance(ilse, sheet([0.2, 0, 0], 'plait'))!;
+  expect(dyed).toBeGreaterThan(0.1);
+  expect(traitDistance(ilse, sheet([0.2, 0, 0], 'short'))!).toBeGreaterThan(dyed);
+  expect(traitDistance(ilse, {})).toBeUndefined();
+});
+
+test('the odd picture of a sheet is named, and nobody when all agree', () => {
+  const same = [sheet(copper, 'plait'), sheet([0.56, 0.09, 0.085], 'plait'), sheet([0.54, 0.088, 0.09], 'plait')];
+  expect(agreementOf(same).odd).toBeUndefined();
+  expect(agreementOf(same).agreement).toBeGreaterThan(0.9);
+  const mixed = agreementOf([
+    ...same,
+    { ...sheet([0.2, 0, 0], 'short'), skin: { colour: [0.45, 0.05, 0.06], confidence: 0.9 } },
+  ]);
+  expect(mixed.odd?.index).toBe(3);
+  expect(mixed.agreement).toBeLessThan(agreementOf(same).agreement);
+  expect(agreementOf([same[0]])).toEqual({ agreement: 1 });
+});
