@@ -16,7 +16,7 @@ export function adviceFor({ count, coherence, stranger, unfit }: LookFacts): str
     out.push(
       `“${stranger.title}” is ${stranger.off.toFixed(1)} times as far from the others as they are from each other. Take it out, or give it a look of its own.`,
     );
-  if (coherence < 0.35 && !stranger)
+  if (coherence < 0.5 && !stranger)
     out.push(
       'These pictures pull in different directions; what comes out will be between them. Split them into two looks.',
     );

@@ -105,6 +105,13 @@ export function agreementOf(sheets: readonly TraitSheet[]): Agreement {
     return distances.length ? distances.sort((a, b) => a - b)[distances.length >> 1] : 0;
   });
   const mean = off.reduce((a, b) => a + b, 0) / n;
+  // a picture that could hardly be read (a profile, a small face) is no witness against itself
+  const sureness = sheets.map((s) => {
+    const all = Object.values(s).map((t) => t.confidence);
+    return all.reduce((a, b) => a + b, 0) / Math.max(1, all.length);
+  });
+  const surest = Math.max(...sureness) || 1;
+  sureness.forEach((s, i) => (off[i] *= s / surest));
   const index = off.indexOf(Math.max(...off));
   const others = off.filter((_, i) => i !== index);
   const usual = others.reduce((a, b) => a + b, 0) / Math.max(1, others.length);

@@ -61,8 +61,7 @@ export function readTraits(picture: Picture, frame?: FaceFrame): ReadTraits {
   if (!frame) return { traits: bodyColours(picture) };
   const { features, numbers } = bestSeen(picture, frame);
   const traits: Partial<Record<TraitName, Trait>> = {};
-  // a turned face shows less of what was learnt from faces seen from the front
-  const sight = Math.max(0.25, Math.cos((Math.min(70, Math.abs(frame.yaw)) * Math.PI) / 180));
+  const sight = sightOf(frame);
   const { style, hat, beard, glasses } = models();
   const [hair] = classify(style, features.map);
   const [worn] = classify(hat, features.map);
@@ -83,6 +82,9 @@ export function readTraits(picture: Picture, frame?: FaceFrame): ReadTraits {
   Object.assign(traits, faceColours(picture, frame, features, hair.is === 'bald', worn.is !== 'none'));
   return { traits, covered: coveredPart(picture, frame, features.skin) };
 }
+
+/** A turned face shows less of what was learnt from faces seen from the front. */
+const sightOf = ({ yaw }: FaceFrame): number => Math.max(0.25, Math.cos((Math.min(70, Math.abs(yaw)) * Math.PI) / 180));
 
 const bothOf = ({ map, face }: FaceFeatures) => Float32Array.from([...map, ...face]);
 
@@ -138,12 +140,13 @@ function faceColours(
   hat: boolean,
 ): TraitSheet {
   const out: Partial<Record<TraitName, Trait>> = {};
-  out.skin = { colour: darker(skin, LIT.skin), confidence: 0.85 };
+  const sight = sightOf(frame);
+  out.skin = { colour: darker(skin, LIT.skin), confidence: 0.85 * sight };
   if (!bald) {
     // under a hat only the hair beside the face can be seen
     const shown = hat ? side : crown;
     const clear = Math.min(colourGap(shown, skin), colourGap(shown, background) + 0.05) / 0.1;
-    out.hair = { colour: darker(shown, LIT.hair), confidence: Math.min(0.85, 0.3 + 0.55 * clear) };
+    out.hair = { colour: darker(shown, LIT.hair), confidence: sight * Math.min(0.85, 0.3 + 0.55 * clear) };
   }
   if (hat) out.hat = { colour: crown, confidence: 0.7 };
   const cloth = (points: readonly [number, number][], name: 'upper' | 'lower', confidence: number) => {

@@ -60,55 +60,20 @@ export function CharacterSheet({ character: c }: { character: Character }) {
               Add a picture: a half figure from the front is the best beginning.
             </p>
           )}
-          {SLOTS.map((slot) => {
-            const items = c.items.filter((i) => i.slot === slot);
-            if (!items.length) return null;
-            return (
-              <section key={slot} className="mb-4">
-                <h2 className="mb-1.5 text-sm font-semibold text-white">{slot}</h2>
-                <ul className="flex flex-wrap gap-3">
-                  {items.map((item) => {
-                    const r = references.get(item.referenceId);
-                    const odd = reading?.odd === item.referenceId;
-                    return (
-                      <li key={item.referenceId} className={`bg-card ${odd ? 'outline-3 outline-cinnabar' : ''}`}>
-                        {r ? (
-                          <img src={r.thumbnailUrl} alt={r.alt} className="h-56 w-auto" />
-                        ) : (
-                          <div className="skeleton h-56 w-40" />
-                        )}
-                        <div className="flex items-center gap-1 p-1.5">
-                          <select
-                            aria-label={`What ${r?.title ?? 'it'} shows`}
-                            value={slot}
-                            onChange={(e) =>
-                              set({
-                                items: c.items.map((i) => (i === item ? { ...i, slot: e.target.value as Slot } : i)),
-                              })
-                            }
-                            className="min-w-0 flex-1 rounded bg-transparent text-sm"
-                          >
-                            {SLOTS.map((s) => (
-                              <option key={s}>{s}</option>
-                            ))}
-                          </select>
-                          <button
-                            type="button"
-                            aria-label={`Take ${r?.title ?? 'it'} off the sheet`}
-                            className="rounded p-0.5 text-muted hover:text-ink"
-                            onClick={() => set({ items: c.items.filter((i) => i !== item) })}
-                          >
-                            <Trash2 size={14} aria-hidden />
-                          </button>
-                        </div>
-                        {odd && <p className="px-1.5 pb-1 text-sm text-cinnabar">does not agree with the others</p>}
-                      </li>
-                    );
-                  })}
-                </ul>
-              </section>
-            );
-          })}
+          <ul className="flex flex-wrap gap-3">
+            {[...c.items]
+              .sort((x, y) => SLOTS.indexOf(x.slot) - SLOTS.indexOf(y.slot))
+              .map((item) => (
+                <SheetPicture
+                  key={item.referenceId}
+                  reference={references.get(item.referenceId)}
+                  slot={item.slot}
+                  odd={reading?.odd === item.referenceId}
+                  onSlot={(slot) => set({ items: c.items.map((i) => (i === item ? { ...i, slot } : i)) })}
+                  onRemove={() => set({ items: c.items.filter((i) => i !== item) })}
+                />
+              ))}
+          </ul>
         </div>
       </section>
       <aside
@@ -156,6 +121,44 @@ export function CharacterSheet({ character: c }: { character: Character }) {
         <PutAway character={c} />
       </aside>
     </div>
+  );
+}
+
+interface PictureProps {
+  readonly reference: Reference | undefined;
+  readonly slot: Slot;
+  readonly odd: boolean;
+  readonly onSlot: (slot: Slot) => void;
+  readonly onRemove: () => void;
+}
+
+/** One picture of the sheet, with what it shows. */
+function SheetPicture({ reference: r, slot, odd, onSlot, onRemove }: PictureProps) {
+  return (
+    <li className={`bg-card ${odd ? 'outline-3 outline-cinnabar' : ''}`}>
+      {r ? <img src={r.thumbnailUrl} alt={r.alt} className="h-72 w-auto" /> : <div className="skeleton h-72 w-56" />}
+      <div className="flex items-center gap-1 p-1.5">
+        <select
+          aria-label={`What ${r?.title ?? 'it'} shows`}
+          value={slot}
+          onChange={(e) => onSlot(e.target.value as Slot)}
+          className="min-w-0 flex-1 rounded bg-transparent"
+        >
+          {SLOTS.map((s) => (
+            <option key={s}>{s}</option>
+          ))}
+        </select>
+        <button
+          type="button"
+          aria-label={`Take ${r?.title ?? 'it'} off the sheet`}
+          className="rounded p-0.5 text-muted hover:text-ink"
+          onClick={onRemove}
+        >
+          <Trash2 size={14} aria-hidden />
+        </button>
+      </div>
+      {odd && <p className="px-1.5 pb-1 text-sm text-cinnabar">does not agree with the others</p>}
+    </li>
   );
 }
 

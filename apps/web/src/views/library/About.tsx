@@ -31,8 +31,8 @@ export function About({ reference: r, onLike, onColour }: Props) {
         <img src={r.sourceUrl} alt={r.alt} className="arrive max-h-56 w-full bg-booth object-contain" />
         <figcaption className="figures mt-1 flex gap-3 text-sm text-muted">
           <span className="flex-1">
-            {r.width} × {r.height} · {r.format.toUpperCase()}
-            {r.view ? ` · ${r.view}` : ''}
+            {r.width} × {r.height} {r.format.toUpperCase()}
+            {r.view && (r.kind === 'face' || r.kind === 'character') ? `, ${r.view}` : ''}
           </span>
           <button
             type="button"

@@ -20,12 +20,17 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
   const aspect = r.width / r.height;
   const save = (change: Partial<Preparation>) =>
     prepare.mutate({ reference: r, preparation: { ...preparation, ...change } });
+  const [sharpen, setSharpen] = useState<number | undefined>(undefined);
+  const saveSharpen = () => {
+    if (sharpen !== undefined && sharpen !== preparation.sharpen) save({ sharpen });
+    setSharpen(undefined);
+  };
   const settle = (next: Box) => {
     setBox(undefined);
     const whole = next.left < 0.002 && next.top < 0.002 && next.right > 0.998 && next.bottom > 0.998;
     save({ focus: whole ? undefined : next });
   };
-  const onDown = (grip: Grip) => (e: PointerEvent) => {
+  const onDown = (grip: Grip, e: PointerEvent) => {
     e.preventDefault();
     e.stopPropagation();
     (e.currentTarget as HTMLElement).focus();
@@ -50,7 +55,7 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
     if (drag.current && box) settle(box);
     drag.current = undefined;
   };
-  const onKey = (grip: Grip) => (e: KeyboardEvent) => {
+  const onKey = (grip: Grip, e: KeyboardEvent) => {
     const by = e.shiftKey ? 0.002 : 0.01;
     const move = { ArrowLeft: [-by, 0], ArrowRight: [by, 0], ArrowUp: [0, -by], ArrowDown: [0, by] }[e.key];
     if (!move) return;
@@ -87,8 +92,8 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
             width: percent(shown.right - shown.left),
             height: percent(shown.bottom - shown.top),
           }}
-          onPointerDown={onDown('all')}
-          onKeyDown={onKey('all')}
+          onPointerDown={(e) => onDown('all', e)}
+          onKeyDown={(e) => onKey('all', e)}
         />
         {GRIPS.map(({ grip, x, y, name }) => (
           <button
@@ -100,8 +105,8 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
               left: percent(shown.left + (shown.right - shown.left) * x),
               top: percent(shown.top + (shown.bottom - shown.top) * y),
             }}
-            onPointerDown={onDown(grip)}
-            onKeyDown={onKey(grip)}
+            onPointerDown={(e) => onDown(grip, e)}
+            onKeyDown={(e) => onKey(grip, e)}
           />
         ))}
       </div>
@@ -127,15 +132,17 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
       </div>
       <label className="flex flex-col gap-1 text-sm">
         <span className="flex justify-between font-semibold text-muted">
-          Sharpen <span className="figures">{Math.round(preparation.sharpen * 100)} %</span>
+          Sharpen <span className="figures">{Math.round((sharpen ?? preparation.sharpen) * 100)} %</span>
         </span>
         <input
           type="range"
           min={0}
           max={1}
           step={0.05}
-          value={preparation.sharpen}
-          onChange={(e) => save({ sharpen: Number(e.target.value) })}
+          value={sharpen ?? preparation.sharpen}
+          onChange={(e) => setSharpen(Number(e.target.value))}
+          onPointerUp={saveSharpen}
+          onKeyUp={saveSharpen}
           className="accent-ink"
         />
       </label>

@@ -39,7 +39,7 @@ export function LookSheet({ look }: { look: Look }) {
             onAdd={(ids) => setItems([...look.items, ...ids.map((referenceId) => ({ referenceId, weight: 1 }))])}
           />
         </header>
-        <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(190px,1fr))] content-start gap-3 overflow-auto p-3">
+        <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(230px,1fr))] content-start gap-3 overflow-auto p-3">
           {look.items.map((item, k) => (
             <LookPicture
               key={item.referenceId}
@@ -153,7 +153,7 @@ function LookPicture({
       <img
         src={r.thumbnailUrl}
         alt={r.alt}
-        className="h-36 w-full object-cover"
+        className="h-44 w-full object-cover"
         style={{ opacity: 0.35 + 0.65 * Math.min(1, weight) }}
       />
       <div className="flex flex-col gap-1 p-2">

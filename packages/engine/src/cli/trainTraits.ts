@@ -14,11 +14,11 @@ import {
 } from '@urbild/core';
 import { writeFileSync } from 'fs';
 import path from 'path';
-import { faceFeatures, mirrorMap, type FaceFeatures } from './features';
-import type { FaceFrame } from './frame';
-import { FACE_NUMBERS, SEEN_HATS, SEEN_STYLES, seenStyle } from './kinds';
-import { describeSomebody, paintPersonFrom, type PaintedPerson } from './samples';
-import { numbersOf } from './truth';
+import { faceFeatures, mirrorMap, type FaceFeatures } from '../traits/features';
+import type { FaceFrame } from '../traits/frame';
+import { FACE_NUMBERS, SEEN_HATS, SEEN_STYLES, seenStyle } from '../traits/kinds';
+import { describeSomebody, paintPersonFrom, type PaintedPerson } from '../traits/samples';
+import { numbersOf } from '../traits/truth';
 
 const PEOPLE = Number(process.argv[2] ?? 1400);
 const LOOKED_AT = 3;
@@ -116,7 +116,7 @@ FACE_NUMBERS.forEach((name, k) => {
   console.log(`${name}: better than the mean face in ${Math.round((100 * better) / unseen.length)} %`);
 });
 packed.numbers = packClassifier(learn(samples));
-const file = path.join(__dirname, 'weights.generated.ts');
+const file = path.join(__dirname, '../traits/weights.generated.ts');
 writeFileSync(
   file,
   `/** Written by npm run train-traits. Do not edit. */\nimport type { PackedClassifier } from '@urbild/core';\n\nexport const TRAIT_WEIGHTS: Readonly<Record<'style' | 'hat' | 'beard' | 'glasses' | 'numbers', PackedClassifier>> = ${JSON.stringify(packed)};\n`,
