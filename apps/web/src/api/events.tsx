@@ -53,6 +53,8 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       on<{ id: string }>('reference', ({ id }) => {
         refresh('reference', id);
         later('search');
+        later('looks');
+        later('cast');
       });
       on('import', () => later('imports'));
       on('look', () => {

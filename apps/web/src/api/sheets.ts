@@ -49,7 +49,10 @@ export const useTake = (id: string | undefined) =>
 export const useKeepers = () =>
   useQuery({ queryKey: keys.keepers, queryFn: () => ask(api.GET('/api/v1/takes/keepers')) });
 
-interface Versioned { readonly id: string; readonly version: number }
+interface Versioned {
+  readonly id: string;
+  readonly version: number;
+}
 
 /** Changes one of a list at once on the screen; rolls back with a message when the server refuses. */
 function useListChange<T extends Versioned, C>(key: readonly string[], send: (item: T, change: C) => Promise<T>) {

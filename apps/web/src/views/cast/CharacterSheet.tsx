@@ -151,7 +151,7 @@ function SheetPicture({ reference: r, slot, odd, onSlot, onRemove }: PictureProp
         <button
           type="button"
           aria-label={`Take ${r?.title ?? 'it'} off the sheet`}
-          className="rounded p-0.5 text-muted hover:text-ink"
+          className="grid size-6 place-items-center rounded text-muted hover:text-ink"
           onClick={onRemove}
         >
           <Trash2 size={14} aria-hidden />

@@ -61,6 +61,7 @@ export function About({ reference: r, onLike, onColour }: Props) {
               type="button"
               aria-label={`Pictures with ${s.colour}, which is ${Math.round(s.weight * 100)} percent of this one`}
               onClick={() => onColour(s.colour)}
+              className="min-w-6"
               style={{ background: s.colour, flexGrow: s.weight }}
             />
           ))}
@@ -212,13 +213,13 @@ function Tags({ tags, onSave }: { tags: readonly string[]; onSave: (tags: string
         {tags.map((t) => (
           <span
             key={t}
-            className="flex items-center gap-1 rounded-full border border-line bg-card py-0.5 pr-1 pl-2.5 text-sm"
+            className="flex items-center gap-1 rounded-full border border-line bg-card pr-0.5 pl-2.5 text-sm"
           >
             {t}
             <button
               type="button"
               aria-label={`Remove the tag ${t}`}
-              className="rounded-full p-0.5 hover:bg-shade"
+              className="grid size-6 place-items-center rounded-full hover:bg-shade"
               onClick={() => onSave(tags.filter((x) => x !== t))}
             >
               <X size={12} aria-hidden />

@@ -147,7 +147,7 @@ function SavedSearches({ state: { query, set, narrowed, clear } }: { state: Libr
             <button
               type="button"
               aria-label={`Forget the search ${s.name}`}
-              className="rounded p-1 text-muted hover:text-ink"
+              className="grid size-6 place-items-center rounded text-muted hover:text-ink"
               onClick={() => void drop(s.id)}
             >
               <X size={13} aria-hidden />

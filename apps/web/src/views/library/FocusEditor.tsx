@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Reference } from '../../api/client';
 import { useGives, usePrepare, type Box, type Preparation } from '../../api/references';
 import { Button } from '../../parts/Button';
@@ -12,6 +12,7 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
   const { data: gives } = useGives(r);
   const prepare = usePrepare();
   const [box, setBox] = useState<Box | undefined>(undefined);
+  const [byKey, setByKey] = useState(false);
   const [square, setSquare] = useState(r.kind === 'face');
   const frame = useRef<HTMLDivElement>(null);
   const drag = useRef<{ grip: Grip; x: number; y: number; from: Box } | undefined>(undefined);
@@ -61,8 +62,18 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
     if (!move) return;
     e.preventDefault();
     e.stopPropagation();
-    settle(moveBox(shown, grip, move[0], move[1], square ? aspect : undefined));
+    setBox((now) => moveBox(now ?? shown, grip, move[0], move[1], square ? aspect : undefined));
+    setByKey(true);
   };
+  // keys come one after the other: the picture is prepared when they rest
+  useEffect(() => {
+    if (!byKey || !box) return;
+    const rest = setTimeout(() => {
+      setByKey(false);
+      settle(box);
+    }, 350);
+    return () => clearTimeout(rest);
+  });
   const percent = (v: number) => `${v * 100}%`;
   const [w, h] = pixelsOf(shown, r.width, r.height);
   return (

@@ -162,7 +162,7 @@ function LookPicture({
           <button
             type="button"
             aria-label={`Take ${r.title} out of the look`}
-            className="rounded p-0.5 text-muted hover:text-ink"
+            className="grid size-6 place-items-center rounded text-muted hover:text-ink"
             onClick={onRemove}
           >
             <Trash2 size={14} aria-hidden />
