@@ -1,12 +1,15 @@
 /** npm run bench: ratios against a named floor, both measured in this run. */
 import 'reflect-metadata';
 import { benchEngine } from './engine';
+import { benchImport, benchSearch } from './library';
 import { benchServer } from './server';
 import { benchTraits } from './traits';
 
 async function main(): Promise<void> {
   await benchEngine();
   await benchServer();
+  await benchImport();
+  await benchSearch();
   await benchTraits();
 }
 void main();

@@ -4,7 +4,7 @@ import os from 'os';
 import path from 'path';
 import { MikroORM } from '@mikro-orm/better-sqlite';
 import request from 'supertest';
-import { bringIn, newMix, openStudio, testPng } from '../test/studio';
+import { allReferences, bringIn, newMix, openStudio, testPng } from '../test/studio';
 import type { TakeDto } from '../takes/take.dto';
 import { BlobStore, blobPath } from './blobs/blobStore';
 import { readConfig, StartError } from './config';
@@ -107,6 +107,11 @@ describe('the database', () => {
   test('the schema of the entities is that of the migrations', async () => {
     const orm = await MikroORM.init(databaseOptions(path.join(folder, 'x.sqlite')));
     await orm.getMigrator().up();
+    // the generator cannot read the tables behind the full-text index
+    for (const part of ['added', 'changed', 'reworded', 'gone'])
+      await orm.em.getConnection().execute(`drop trigger reference_${part}`);
+    await orm.em.getConnection().execute('drop table reference_words');
+    await orm.em.getConnection().execute('drop table reference_change');
     expect((await orm.schema.getUpdateSchemaSQL({ safe: true })).trim()).toBe('');
     await orm.close();
   });
@@ -158,7 +163,7 @@ test('killed in the middle of a render, the studio goes on with it after the nex
   await gone;
 
   const second = await startProcess(folder);
-  expect(((await request(second.url).get('/api/v1/references')).body as unknown[]).length).toBe(1);
+  expect(((await request(second.url).get('/api/v1/references/search')).body as { total: number }).total).toBe(1);
   for (let i = 0; i < 400 && (await statusAt(second.url)) !== 'done'; i++)
     await new Promise((resolve) => setTimeout(resolve, 100));
   const done = (await request(second.url).get(`/api/v1/takes/${take.id}`)).body as TakeDto;
@@ -181,6 +186,6 @@ test('pictures that are brought in at once all arrive', async () => {
         .expect(201),
     ),
   );
-  expect(((await studio.ask.get('/api/v1/references')).body as unknown[]).length).toBe(6);
+  expect(await allReferences(studio)).toHaveLength(6);
   await studio.close();
 });

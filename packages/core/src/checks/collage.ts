@@ -1,5 +1,5 @@
 import { CHROMA_GAIN, type Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 import type { Box } from '../mask/salience';
 
 const SIDE = 240;
@@ -44,7 +44,7 @@ interface Part {
  * through it, then every part again. One box (the whole) when it is no collage.
  */
 export function splitCollage(picture: Picture): Box[] {
-  const { width: w, height: h, planes } = resampleToLongSide(picture, SIDE);
+  const { width: w, height: h, planes } = levelOf(picture, SIDE);
   const [L, A, B] = planes;
   const differ = (i: number, j: number) =>
     Math.hypot(L[i] - L[j], (A[i] - A[j]) / CHROMA_GAIN, (B[i] - B[j]) / CHROMA_GAIN);

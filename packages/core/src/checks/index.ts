@@ -1,6 +1,6 @@
 import { findPlainBackground, isPlain } from '../mask/plainBackground';
 import type { Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 import { splitCollage } from './collage';
 import { areaOf, mainFace, viewOf, type FoundFace } from './faces';
 import { sharpnessAt, trueResolution } from './sharpness';
@@ -155,7 +155,7 @@ function checkSurface({ picture, kind, transparent, width, height }: CheckedPict
 function isWhiteGround(picture: Picture, white: number): boolean {
   const b = findPlainBackground(picture);
   if (!isPlain(b) || b.share < white * 0.7) return false;
-  const small = resampleToLongSide(picture, Math.max(b.width, b.height));
+  const small = levelOf(picture, Math.max(b.width, b.height));
   let sum = 0;
   let n = 0;
   for (let i = 0; i < b.mask.length; i++)

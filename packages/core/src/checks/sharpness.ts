@@ -1,9 +1,9 @@
 import type { Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 
 /** Sharpness of a picture at one size: variance of its Laplacian over the variance of its lightness (0..255) + 25. */
 export function sharpnessAt(picture: Picture, side: number): number {
-  const { width: w, height: h, planes } = resampleToLongSide(picture, side);
+  const { width: w, height: h, planes } = levelOf(picture, side);
   const L = planes[0];
   let sum = 0;
   let squares = 0;

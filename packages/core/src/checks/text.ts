@@ -1,6 +1,6 @@
 import { boxPlane } from '../picture/filter';
 import type { Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 
 interface Stroke {
   left: number;
@@ -68,7 +68,7 @@ function longestChain(pieces: Stroke[]): number {
 
 /** How many letters stand in the longest line of writing that the picture seems to have; read at 320 px. */
 export function writingIn(picture: Picture): number {
-  const { width: w, height: h, planes } = resampleToLongSide(picture, 320);
+  const { width: w, height: h, planes } = levelOf(picture, 320);
   const mean = boxPlane(planes[0], w, h, 9);
   let best = 0;
   for (const sign of [1, -1]) {

@@ -41,7 +41,7 @@ export function describeLikeness({ width, height, planes }: Picture): Float32Arr
       const i = y * SIDE + x;
       const gx = L[i + 1] - L[i - 1];
       const gy = L[i + SIDE] - L[i - SIDE];
-      const m = Math.hypot(gx, gy);
+      const m = Math.sqrt(gx * gx + gy * gy);
       let angle = Math.atan2(gy, gx) / Math.PI;
       if (angle < 0) angle += 1;
       const bin = Math.min(ORIENTATIONS - 1, Math.floor(angle * ORIENTATIONS));

@@ -3,7 +3,7 @@ import type { Lab } from '../colour/oklab';
 import { labToLch } from '../colour/oklch';
 import { Random } from '../maths/random';
 import { CHROMA_GAIN, type Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 
 /** Directions in OKLab along which palettes are compared. */
 export const PALETTE_DIRECTIONS = 32;
@@ -19,7 +19,7 @@ const DIRECTIONS: readonly (readonly [number, number, number])[] = (() => {
 
 /** The palette of a picture: 32 quantile tables of 128 entries, one after the other. Read at 192 px. */
 export function describePalette(picture: Picture): Float32Array {
-  const small = resampleToLongSide(picture, 192);
+  const small = levelOf(picture, 192);
   const [L, A, B] = small.planes;
   const n = L.length;
   const values = new Float32Array(n);
@@ -54,7 +54,7 @@ export interface Swatch {
  * under 1 % are left out.
  */
 export function swatchesOf(picture: Picture, count = 6): Swatch[] {
-  const small = resampleToLongSide(picture, 64);
+  const small = levelOf(picture, 64);
   const n = small.width * small.height;
   const points: Lab[] = Array.from({ length: n }, (_, i) => [
     small.planes[0][i],

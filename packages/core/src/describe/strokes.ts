@@ -1,6 +1,6 @@
 import { CHROMA_GAIN, type Picture } from '../picture/picture';
 import { blurPlane } from '../picture/filter';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 
 /** Length of {@link describeStrokes}. */
 export const STROKES_LENGTH = 43;
@@ -25,9 +25,11 @@ function differences(
       const i = y * w + x;
       const gx = L[i + d] - L[i];
       const gy = L[i + d * w] - L[i];
-      x2 += gx * gx;
-      y2 += gy * gy;
-      fourth += gx ** 4 + gy ** 4;
+      const xx = gx * gx;
+      const yy = gy * gy;
+      x2 += xx;
+      y2 += yy;
+      fourth += xx * xx + yy * yy;
       if (Math.abs(gx) + Math.abs(gy) < 0.008) flat++;
       n++;
     }
@@ -49,7 +51,7 @@ function concentration(counts: Float64Array): number[] {
  * scales, number of tones and hues, paper and border. For telling media apart.
  */
 export function describeStrokes(picture: Picture): Float32Array {
-  const { width: w, height: h, planes } = resampleToLongSide(picture, SIDE);
+  const { width: w, height: h, planes } = levelOf(picture, SIDE);
   const [L, A, B] = planes;
   const n = w * h;
   const out: number[] = [];
@@ -72,7 +74,7 @@ export function describeStrokes(picture: Picture): Float32Array {
   for (let i = 0; i < n; i++) {
     const ca = A[i] / CHROMA_GAIN;
     const cb = B[i] / CHROMA_GAIN;
-    const c = Math.hypot(ca, cb);
+    const c = Math.sqrt(ca * ca + cb * cb);
     tones[Math.min(31, Math.max(0, (L[i] * 32) | 0))]++;
     hues[(Math.floor(((Math.atan2(cb, ca) / Math.PI + 1) / 2) * 24) + 24) % 24] += c;
     chroma += c / n;

@@ -1,7 +1,7 @@
 import { QUANTILES, quantileTable, tableDistanceSquared } from '../colour/quantiles';
 import { Random } from '../maths/random';
 import type { Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 
 const FILTERS = 24;
 const SIDE = 7;
@@ -26,22 +26,33 @@ const BANK: readonly Float32Array[] = (() => {
   });
 })();
 
-function responses({ width: w, height: h, planes }: Picture, filter: Float32Array, step: number): Float32Array {
-  const out: number[] = [];
+const TAPS = 3 * SIDE * SIDE;
+
+/** Responses of all filters at every `step`-th pixel: each neighbourhood is gathered once and met by all of them. */
+function responses({ width: w, height: h, planes }: Picture, step: number): Float32Array[] {
+  const columns = Math.max(0, Math.ceil((w - 6) / step));
+  const rows = Math.max(0, Math.ceil((h - 6) / step));
+  const out = BANK.map(() => new Float32Array(columns * rows));
+  const around = new Float32Array(TAPS);
+  let at = 0;
   for (let y = 3; y < h - 3; y += step)
-    for (let x = 3; x < w - 3; x += step) {
-      let sum = 0;
+    for (let x = 3; x < w - 3; x += step, at++) {
       let k = 0;
       for (let c = 0; c < 3; c++) {
         const plane = planes[c];
         for (let dy = -3; dy <= 3; dy++) {
           const row = (y + dy) * w + x;
-          for (let dx = -3; dx <= 3; dx++) sum += filter[k++] * plane[row + dx];
+          for (let dx = -3; dx <= 3; dx++) around[k++] = plane[row + dx];
         }
       }
-      out.push(sum);
+      for (let f = 0; f < FILTERS; f++) {
+        const filter = BANK[f];
+        let sum = 0;
+        for (let i = 0; i < TAPS; i++) sum += filter[i] * around[i];
+        out[f][at] = sum;
+      }
     }
-  return Float32Array.from(out);
+  return out;
 }
 
 /**
@@ -51,10 +62,10 @@ function responses({ width: w, height: h, planes }: Picture, filter: Float32Arra
 export function describeSurface(picture: Picture): Float32Array {
   const out = new Float32Array(SURFACE_LENGTH);
   [384, 192].forEach((side, scale) => {
-    const level = resampleToLongSide(picture, side);
-    BANK.forEach((filter, k) => {
+    const level = levelOf(picture, side);
+    responses(level, scale === 0 ? 3 : 2).forEach((values, k) => {
       const at = (scale * FILTERS + k) * QUANTILES;
-      quantileTable(responses(level, filter, scale === 0 ? 3 : 2), out.subarray(at, at + QUANTILES));
+      quantileTable(values, out.subarray(at, at + QUANTILES));
     });
   });
   return out;

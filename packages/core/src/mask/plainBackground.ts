@@ -1,6 +1,6 @@
 import { dilatePlane, erodePlane } from '../picture/filter';
 import { CHROMA_GAIN, type Picture } from '../picture/picture';
-import { resamplePlane, resampleToLongSide } from '../picture/resample';
+import { resamplePlane, levelOf } from '../picture/resample';
 
 /** What was found of a plain background. */
 export interface PlainBackground {
@@ -22,14 +22,22 @@ const EDGE = 0.06;
 const STEP = 0.035;
 
 const differ = ([L, A, B]: Picture['planes'], i: number, j: number): number =>
-  Math.hypot(L[i] - L[j], (2 / CHROMA_GAIN) * (A[i] - A[j]), (2 / CHROMA_GAIN) * (B[i] - B[j]));
+  Math.sqrt((L[i] - L[j]) ** 2 + (4 / CHROMA_GAIN ** 2) * ((A[i] - A[j]) ** 2 + (B[i] - B[j]) ** 2));
 
 /**
  * Finds a plain background by flooding inwards from the border through pixels that hardly differ from their neighbours
  * (in OKLab). Read at 160 px.
  */
 export function findPlainBackground(picture: Picture): PlainBackground {
-  const small = resampleToLongSide(picture, 160);
+  let found = kept.get(picture);
+  if (!found) kept.set(picture, (found = flood(picture)));
+  return found;
+}
+
+const kept = new WeakMap<Picture, PlainBackground>();
+
+function flood(picture: Picture): PlainBackground {
+  const small = levelOf(picture, 160);
   const { width: w, height: h, planes } = small;
   const n = w * h;
   const onEdge = new Uint8Array(n);

@@ -1,6 +1,6 @@
 import { blurPlane } from '../picture/filter';
 import type { Picture } from '../picture/picture';
-import { resampleToLongSide } from '../picture/resample';
+import { levelOf } from '../picture/resample';
 import { findPlainBackground, isPlain } from './plainBackground';
 
 /** A part of a picture: left, top, right, bottom as parts of its width and height, 0..1. */
@@ -17,7 +17,7 @@ const SIDE = 72;
 
 /** How much each pixel stands out: contrast to the colours of the border, plus detail. 0..1 at 72 px. */
 export function salienceOf(picture: Picture): { map: Float32Array; width: number; height: number } {
-  const small = resampleToLongSide(picture, SIDE);
+  const small = levelOf(picture, SIDE);
   const { width: w, height: h, planes } = small;
   const soft = planes.map((p) => blurPlane(p, w, h, 1));
   const mean = soft.map((p) => {

@@ -97,3 +97,17 @@ export function resampleToLongSide(picture: Picture, side: number): Picture {
   const k = side / Math.max(picture.width, picture.height);
   return resample(picture, Math.max(1, Math.round(picture.width * k)), Math.max(1, Math.round(picture.height * k)));
 }
+
+const levels = new WeakMap<Picture, Map<number, Picture>>();
+
+/**
+ * As {@link resampleToLongSide}, kept with the picture: for measuring, where many descriptors read the same few sizes. The
+ * picture and what is answered must not be changed afterwards.
+ */
+export function levelOf(picture: Picture, side: number): Picture {
+  let known = levels.get(picture);
+  if (!known) levels.set(picture, (known = new Map()));
+  let level = known.get(side);
+  if (!level) known.set(side, (level = resampleToLongSide(picture, side)));
+  return level;
+}

@@ -101,8 +101,8 @@ test('sorting', () => {
 
 test('a colour finds what has it, nearest first, and more with a wider tolerance', () => {
   const lab = [0.5, 0, 0] as const;
-  const narrow = catalogue.ask({ colour: { lab, tolerance: 0.06 } }).ids;
-  const wide = catalogue.ask({ colour: { lab, tolerance: 0.2 } }).ids;
+  const narrow = catalogue.ask({ colour: { lab, tolerance: 0.1 } }).ids;
+  const wide = catalogue.ask({ colour: { lab, tolerance: 0.3 } }).ids;
   expect(narrow.length).toBeGreaterThan(0);
   expect(wide.length).toBeGreaterThan(narrow.length);
   expect(wide.slice(0, narrow.length)).toEqual(narrow);

@@ -1,3 +1,4 @@
+import { VectorTable } from './vectorTable';
 import type { CheckState, Kind, RightsKind } from '../reference.entity';
 
 /** What the catalogue knows of a reference. */
@@ -88,8 +89,11 @@ const ALIKE = 200;
 export class Catalogue {
   readonly #rows = new Map<string, CatalogueRow>();
   readonly #vectors = new Map<string, RowVectors>();
+  readonly #content = new VectorTable();
+  readonly #style = new VectorTable();
   #uses: Uses = NOWHERE;
   #order: CatalogueRow[] | undefined;
+  #titles: CatalogueRow[] | undefined;
 
   get size(): number {
     return this.#rows.size;
@@ -98,14 +102,22 @@ export class Catalogue {
   /** Puts a row in or in the place of the one with the same id. */
   put(row: CatalogueRow, vectors?: RowVectors): void {
     this.#rows.set(row.id, row);
-    if (vectors) this.#vectors.set(row.id, vectors);
+    if (vectors) {
+      this.#vectors.set(row.id, vectors);
+      this.#content.put(row.id, vectors.likeness);
+      this.#style.put(row.id, vectors.style);
+    }
     this.#order = undefined;
+    this.#titles = undefined;
   }
 
   drop(id: string): void {
     this.#rows.delete(id);
     this.#vectors.delete(id);
+    this.#content.drop(id);
+    this.#style.drop(id);
     this.#order = undefined;
+    this.#titles = undefined;
   }
 
   useIn(uses: Uses): void {
@@ -133,7 +145,13 @@ export class Catalogue {
     const colour = query.colour && colourTest(query.colour.lab, query.colour.tolerance);
     const counts = emptyFacets();
     const chosen: CatalogueRow[] = [];
-    for (const row of this.#inOrder()) {
+    const like = query.like && this.alike(query.like.id, query.like.by);
+    const among = like
+      ? this.#alikeRows(query.like!.id, like)
+      : query.sort === 'title'
+        ? this.#inTitleOrder()
+        : this.#inOrder();
+    for (const row of among) {
       if (query.found && !query.found.has(row.id)) continue;
       if (colour && !(colour(row) <= 1)) continue;
       let failed: Narrowing | undefined;
@@ -165,23 +183,18 @@ export class Catalogue {
 
   /** As {@link alike}, for a picture that is not in the library. Content is compared mirrored as well. */
   nearestTo(own: RowVectors, by: 'content' | 'style', limit: number, except?: string): { id: string; score: number }[] {
+    const scores = by === 'content' ? this.#content.scores(own.likeness, own.mirrored) : this.#style.scores(own.style);
+    const ids = by === 'content' ? this.#content.ids : this.#style.ids;
     const best: { id: string; score: number }[] = [];
-    const [a, b] = by === 'content' ? [own.likeness, own.mirrored] : [own.style, undefined];
-    const lengthOf = (v: Int8Array) => Math.sqrt(dot(v, v)) || 1;
-    const na = lengthOf(a);
-    const nb = b ? lengthOf(b) : 1;
-    for (const [id, other] of this.#vectors) {
-      if (id === except) continue;
-      const v = by === 'content' ? other.likeness : other.style;
-      const n = lengthOf(v);
-      let score = dot(a, v) / (na * n);
-      if (b) score = Math.max(score, dot(b, v) / (nb * n));
-      if (best.length < limit || score > best[best.length - 1].score) {
-        let at = best.length;
-        while (at > 0 && best[at - 1].score < score) at--;
-        best.splice(at, 0, { id, score });
-        if (best.length > limit) best.pop();
-      }
+    let least = -Infinity;
+    for (let k = 0; k < ids.length; k++) {
+      const score = scores[k];
+      if (score === -Infinity || score <= least || ids[k] === except || ids[k] === undefined) continue;
+      let at = best.length;
+      while (at > 0 && best[at - 1].score < score) at--;
+      best.splice(at, 0, { id: ids[k]!, score });
+      if (best.length > limit) best.pop();
+      if (best.length === limit) least = best[limit - 1].score;
     }
     return best;
   }
@@ -195,17 +208,24 @@ export class Catalogue {
     for (const row of this.#rows.values()) if (!row.away) yield row;
   }
 
+  /** The picture itself and what is like it, nearest first. */
+  #alikeRows(id: string, like: readonly { readonly id: string }[]): CatalogueRow[] {
+    return [id, ...like.map((l) => l.id)].flatMap((one) => this.#rows.get(one) ?? []);
+  }
+
+  #inTitleOrder(): CatalogueRow[] {
+    const { compare } = new Intl.Collator('en', { numeric: true });
+    this.#titles ??= [...this.#inOrder()].sort((a, b) => compare(a.title, b.title));
+    return this.#titles;
+  }
+
   #inOrder(): CatalogueRow[] {
     this.#order ??= [...this.#rows.values()].sort((a, b) => b.createdAt - a.createdAt || (a.id < b.id ? -1 : 1));
     return this.#order;
   }
 
   #sort(rows: CatalogueRow[], query: CatalogueQuery, colour?: (r: CatalogueRow) => number): CatalogueRow[] {
-    if (query.like) {
-      const place = new Map(this.alike(query.like.id, query.like.by).map(({ id }, k) => [id, k]));
-      place.set(query.like.id, -1);
-      return rows.filter((r) => place.has(r.id)).sort((a, b) => place.get(a.id)! - place.get(b.id)!);
-    }
+    if (query.like) return rows;
     switch (query.sort ?? (colour ? 'likeness' : 'newest')) {
       case 'likeness': {
         if (!colour) return rows;
@@ -214,10 +234,8 @@ export class Catalogue {
       }
       case 'oldest':
         return rows.reverse();
-      case 'title': {
-        const { compare } = new Intl.Collator('en', { numeric: true });
-        return rows.sort((a, b) => compare(a.title, b.title));
-      }
+      case 'title':
+        return rows;
       case 'rating':
         return rows.sort((a, b) => b.rating - a.rating);
       case 'used':
@@ -226,12 +244,6 @@ export class Catalogue {
         return rows;
     }
   }
-}
-
-function dot(a: Int8Array, b: Int8Array): number {
-  let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += a[i] * b[i];
-  return sum;
 }
 
 /** How far a row is from having a colour, over the tolerance; small spots count less. */

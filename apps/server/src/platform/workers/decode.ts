@@ -7,7 +7,7 @@ import type { TaskFailure } from './tasks';
 /** Longest side of the picture that is kept beside the original. */
 export const PICTURE_SIDE = 2048;
 const THUMBNAIL_SIDE = 512;
-const MEASURE_SIDE = 640;
+const MEASURE_SIDE = 512;
 const FORMATS = ['png', 'jpeg', 'webp', 'heif', 'avif', 'tiff', 'gif'];
 /** What browsers show as it is, so that it can be kept without encoding it again. */
 const SHOWN = ['png', 'jpeg', 'webp'];
@@ -17,7 +17,7 @@ export const refuse = (failure: TaskFailure['failure'], message: string): TaskFa
 /** True for a failure that a worker answers instead of a result. */
 export const isFailure = (answer: object): answer is TaskFailure => 'failure' in answer;
 
-/** Pixels for measuring: at most 640 px, alpha over white. */
+/** Pixels for measuring: at most 512 px, alpha over white. */
 export async function measurable(input: sharp.Sharp | Uint8Array): Promise<Picture> {
   const { data, info } = await (input instanceof Uint8Array ? sharp(input) : input)
     .resize(MEASURE_SIDE, MEASURE_SIDE, { fit: 'inside', withoutEnlargement: true })

@@ -48,7 +48,7 @@ export interface KnownOfPicture {
   readonly double?: string;
 }
 
-/** Measures, reads and checks a picture of at most 640 px. */
+/** Measures, reads and checks a picture of at most 512 px. */
 export function describeReference(picture: Picture, known: KnownOfPicture): ReferenceDescription {
   const descriptors = describe(picture);
   const likeness = describeLikeness(picture);

@@ -8,7 +8,7 @@ const LATER = [
   `preparation json not null default '{"sharpen":0,"cutOut":false,"flatten":true}'`,
   `history json not null default '[]'`,
   `corrections json not null default '{}'`,
-  'transparent real not null default 0',
+  'transparent double not null default 0',
   `perceptual_hash text not null default '0000000000000000'`,
   `metadata json not null default '{}'`,
   `checks json not null default '[]'`,
@@ -45,7 +45,7 @@ export class Migration202611232 extends Migration {
     );
     this.addSql('create index `look_updated_at_index` on `look` (`updated_at`)');
     this.addSql(
-      'create table `character` (`id` text not null, `name` text not null, `species` text not null, `description` text not null, `items` json not null, `usual_weight` real not null, `corrected` json not null, `created_at` datetime not null, `updated_at` datetime not null, `deleted_at` datetime null, `version` integer not null default 1, primary key (`id`))',
+      'create table `character` (`id` text not null, `name` text not null, `species` text not null, `description` text not null, `items` json not null, `usual_weight` double not null, `corrected` json not null, `created_at` datetime not null, `updated_at` datetime not null, `deleted_at` datetime null, `version` integer not null default 1, primary key (`id`))',
     );
     this.addSql('create index `character_updated_at_index` on `character` (`updated_at`)');
     this.addSql(
