@@ -24,11 +24,14 @@ test('the demo studio draws itself, with progress on the screen', async () => {
   );
   const seconds = await studio.idle();
   console.log(`the demo studio was drawn in ${seconds.toFixed(0)} s`);
-  const references = await studio.get<{ kind: string }[]>('/references');
-  const count = (kind: string) => references.filter((r) => r.kind === kind).length;
-  expect(count('style')).toBe(30);
-  expect(count('character') + count('face')).toBe(15);
-  expect(count('image')).toBe(15);
+  const { total, facets } = await studio.get<{ total: number; facets: { kind: Record<string, number> } }>(
+    '/references/search',
+  );
+  expect(total).toBe(60);
+  expect(facets.kind).toMatchObject({ style: 30, image: 15 });
+  expect(facets.kind.character + facets.kind.face).toBe(15);
+  expect((await studio.get<unknown[]>('/looks')).length).toBe(3);
+  expect((await studio.get<unknown[]>('/cast')).length).toBe(5);
   const [mix] = await studio.get<{ influences: unknown[] }[]>('/mixes');
   expect(mix.influences).toHaveLength(3);
   const [series] = await studio.get<{ shots: { current: boolean; takes: { status: string }[] }[] }[]>('/series');
@@ -66,6 +69,16 @@ test('the main views are kept as pictures', async () => {
   await keep('library', '/library', '[role=option]', async () =>
     (await browser.find('[role=option][aria-label^="Lantern in the wood"]')).click(),
   );
+  await keep('looks', '/looks/demo-look-chalk', 'img[alt^="A sample drawn with"]');
+  await browser.until(
+    'traits of all her pictures',
+    async () => {
+      const { waiting } = await studio.get<{ waiting: number }>('/cast/demo-ilse/reading');
+      return waiting === 0;
+    },
+    120,
+  );
+  await keep('cast', '/cast/demo-ilse', 'aside[aria-label="Traits and readings"] h2');
   await keep('bench', '/bench', 'img[data-testid="take-picture"]');
   await keep('series', '/series', 'img[data-testid="shot-picture"]');
 });

@@ -93,7 +93,7 @@ describe('from a strange picture to a series', () => {
     const file = await strangePicture(folder);
     await (await browser.find('input[type=file]')).sendKeys(file);
     await browser.until('the file to be in the library', async () =>
-      (await (await browser.find('[aria-label="Pictures on their way in"]')).getText()).includes('is in the library'),
+      (await (await browser.find('[aria-label="Pictures on their way in"]')).getText()).includes('1 brought in'),
     );
     await (await browser.find('[role=option]')).click();
     await (
@@ -103,9 +103,9 @@ describe('from a strange picture to a series', () => {
       .click();
     await browser.until(
       'the kind to be kept',
-      async () => (await studio.get<{ kind: string; title: string }[]>('/references'))[0].kind === 'style',
+      async () => (await studio.get<{ total: number }>('/references/search?kind=style')).total === 1,
     );
-    expect((await studio.get<{ title: string }[]>('/references'))[0].title).toBe('warm strokes');
+    expect((await studio.get<{ total: number }>('/references/search?words=warm%20strokes')).total).toBe(1);
   });
 
   test('what is no picture is refused with a reason', async () => {
