@@ -23,7 +23,7 @@ import {
   type NewCharacterDto,
   type PickDto,
 } from './character.dto';
-import { CharacterEntity, type Character, type SheetItem, type Slot } from './character.entity';
+import { CharacterEntity, type Character, type SheetItem } from './character.entity';
 
 const CANDIDATES = 4;
 
@@ -166,14 +166,6 @@ export class CastService {
       tags: [name],
     });
     return this.create({ name, description, items: [{ referenceId: reference.id, slot: 'front' }] });
-  }
-
-  /** Which slot a picture suits. */
-  static slotFor(r: Pick<Reference, 'corrections' | 'vision'>): Slot {
-    const { face, view } = faceFacts(r);
-    if (view === 'three-quarter') return 'three-quarter';
-    if (view === 'profile') return 'side';
-    return face !== undefined && face < 0.02 ? 'full figure' : 'front';
   }
 
   private async free(name: string): Promise<void> {

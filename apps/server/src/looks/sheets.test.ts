@@ -33,7 +33,11 @@ test('a look is made, changed by its version, duplicated, put away and brought b
   expect(copy).toMatchObject({ name: 'Dust, copy', isDefault: false });
   await studio.ask.patch(`/api/v1/looks/${copy.id}`).send({ version: copy.version, isDefault: true }).expect(200);
   expect((await get<LookDto[]>('/looks')).filter((l) => l.isDefault).map((l) => l.id)).toEqual([copy.id]);
+  const begun = await post<{ influences: unknown[] }>('/mixes', { name: 'Begins with the default' });
+  expect(begun.influences).toMatchObject([{ of: 'look', referenceId: copy.id, gives: 'look' }]);
+  expect((await post<{ influences: unknown[] }>('/mixes', { influences: [] })).influences).toEqual([]);
   await studio.ask.delete(`/api/v1/looks/${copy.id}`).expect(204);
+  expect((await post<{ influences: unknown[] }>('/mixes', {})).influences).toEqual([]);
   await studio.ask.get(`/api/v1/looks/${copy.id}`).expect(404);
   await studio.ask.post(`/api/v1/looks/${copy.id}/restore`).expect(200);
   await studio.ask

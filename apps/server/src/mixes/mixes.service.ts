@@ -42,7 +42,7 @@ export class MixesService {
       prompt: fields.prompt ?? '',
       avoid: fields.avoid ?? '',
       settings: { ...(fields.settings ?? { aspect: '3:2', seed: 1, balance: 1 }) },
-      influences: plain(fields.influences ?? []),
+      influences: plain(fields.influences ?? (await this.usual())),
       createdAt: now,
       updatedAt: now,
       version: 1,
@@ -72,6 +72,26 @@ export class MixesService {
     mix.deletedAt = new Date();
     await this.em.flush();
     this.events.publish({ type: 'mix', id });
+  }
+
+  /** What a new mix begins with: the studio's default look, if there is one. */
+  private async usual(): Promise<MixInfluence[]> {
+    const look = await this.em.findOne(LookEntity, { isDefault: true, deletedAt: null });
+    return look
+      ? [
+          {
+            id: 'look',
+            of: 'look',
+            referenceId: look.id,
+            gives: 'look',
+            weight: 0.8,
+            from: 0,
+            to: 1,
+            reading: 'normal',
+            on: true,
+          },
+        ]
+      : [];
   }
 
   /** The influences of a list whose reference, look or character is still there. */

@@ -1,0 +1,96 @@
+import { lchToLab, median, pictureFromRgba, type Lab, type TraitSheet } from '@urbild/core';
+import { faceFeatures, mirrorMap } from './features';
+import { frameOfBox, frameOfMesh, placeFrame } from './frame';
+import { readTraits } from './readTraits';
+import { paintPersonFrom } from './samples';
+import { traitTruth } from './truth';
+
+const PEOPLE = [
+  'Tove',
+  'Juna',
+  'an old woman with white hair in a bun, in a green coat',
+  'a bald old man with a grey beard in a mustard jacket',
+  'a girl with two blond plaits in a blue dress',
+  'a woman with long black hair and glasses in a red dress',
+];
+const painted = PEOPLE.map((words, k) =>
+  paintPersonFrom(`half figure of ${words}, front, meadow at noon`, k % 2 ? 'pastel' : 'gouache', 40 + k, undefined)!,
+);
+const gap = (a: Lab, b: Lab) => Math.hypot(...a.map((v, k) => v - b[k]));
+
+test('colours, hair, beard and glasses of painted people are read from the picture alone', () => {
+  const off: number[] = [];
+  let styles = 0;
+  let choices = 0;
+  for (const { picture, person, frame } of painted) {
+    const { traits, covered } = readTraits(picture, frame);
+    const truth = traitTruth(person);
+    off.push(gap(traits.skin!.colour!, lchToLab(person.skin)));
+    if (traits.hair) off.push(gap(traits.hair.colour!, lchToLab(person.hair.colour)));
+    off.push(gap(traits.upper!.colour!, lchToLab((person.over ?? person.top).colour)));
+    if (traits['hair style']!.choice === truth.style) styles++;
+    if (traits.beard!.choice === (person.beard ? 'yes' : 'no')) choices++;
+    if (traits.glasses!.choice === (person.glasses ? 'yes' : 'no')) choices++;
+    expect(covered).toBeLessThan(0.5);
+    for (const t of Object.values(traits)) expect(t.confidence).toBeGreaterThanOrEqual(0);
+  }
+  expect(median(off)).toBeLessThan(0.07);
+  expect(styles).toBeGreaterThanOrEqual(4);
+  expect(choices).toBeGreaterThanOrEqual(10);
+});
+
+test('a turned face is read with less confidence', () => {
+  const [{ picture, frame }] = painted;
+  const sure = (yaw: number): TraitSheet => readTraits(picture, { ...frame!, yaw }).traits;
+  expect(sure(60).skin!.confidence).toBeLessThan(0.7 * sure(0).skin!.confidence);
+  expect(sure(60)['hair style']!.confidence).toBeLessThan(sure(0)['hair style']!.confidence);
+});
+
+test('a face that is hidden is said to be covered', () => {
+  const { rgba, frame } = painted[0];
+  const hidden = rgba.slice();
+  const [width, height] = [360, 450];
+  const top = Math.round(frame!.eyes[1] * height);
+  const bottom = Math.round(frame!.chin[1] * height);
+  for (let y = top - 10; y < bottom + 10; y++)
+    for (let x = Math.round(frame!.eyes[0] * width) + 2; x < width; x++)
+      hidden.set([30, 80, 190, 255], (y * width + x) * 4);
+  expect(readTraits(pictureFromRgba(hidden, width, height), frame).covered).toBeGreaterThan(0.3);
+});
+
+test('without a face only what stands before a plain ground is read', () => {
+  const rgba = new Uint8ClampedArray(200 * 160 * 4).fill(255);
+  for (let y = 40; y < 120; y++) for (let x = 60; x < 140; x++) rgba.set([190, 40, 40, 255], (y * 200 + x) * 4);
+  const { traits, covered } = readTraits(pictureFromRgba(rgba, 200, 160));
+  expect(Object.keys(traits)).toEqual(['body']);
+  expect(traits.body!.colour![1]).toBeGreaterThan(0.1);
+  expect(covered).toBeUndefined();
+  expect(readTraits(painted[0].picture).traits.skin).toBeUndefined();
+});
+
+test('frames: from a box by hand and from a mesh, whatever the size of the picture', () => {
+  const frame = frameOfBox({ left: 0.4, top: 0.2, right: 0.6, bottom: 0.7 });
+  expect(frame).toMatchObject({ eyes: [0.5, 0.38], chin: [0.5, 0.7], yaw: 0 });
+  const { at, unit } = placeFrame(frame, 200, 100);
+  expect(unit).toBeCloseTo(32);
+  expect(at(0, 0)).toEqual([100, 38]);
+  expect(at(0, 1)[1]).toBeCloseTo(70);
+  expect(at(1, 0)[0]).toBeCloseTo(132);
+  const mesh = Array.from({ length: 468 }, () => [0.5, 0.4] as [number, number]);
+  for (const [k, part] of [
+    [2, 0.448],
+    [13, 0.63],
+    [14, 0.63],
+  ] as const)
+    mesh[k] = [0.5, 0.4 + 0.2 * part];
+  // a beard draws the chin of the mesh far down; nose and lips keep the measure
+  mesh[152] = [0.5, 0.4 + 0.2 * 1.6];
+  expect(frameOfMesh(mesh, 5).chin[1]).toBeCloseTo(0.6, 2);
+});
+
+test('the mirrored map is its own inverse', () => {
+  const { map } = faceFeatures(painted[0].picture, painted[0].frame!);
+  const once = mirrorMap(map);
+  expect([...once]).not.toEqual([...map]);
+  expect([...mirrorMap(once)]).toEqual([...map]);
+});
