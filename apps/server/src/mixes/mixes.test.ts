@@ -66,7 +66,7 @@ test.each([
   ['on', { on: 'yes' }, /on must be a boolean/],
   ['extra', { extra: 1 }, /extra should not exist/],
   ['span', { from: 0.8, to: 0.2 }, /end \(0.2\) lies before its start \(0.8\)/],
-  ['reference', { referenceId: 'nowhere' }, /nowhere is not in the library/],
+  ['reference', { referenceId: 'nowhere' }, /nowhere is not in the studio/],
 ])('an influence with a wrong %s is refused with the field and the reason', async (_name, fields, reason) => {
   const mix = await newMix(studio, reference);
   const { body } = await studio.ask
