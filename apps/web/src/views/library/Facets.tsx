@@ -173,7 +173,7 @@ function SavedSearches({ state: { query, set, narrowed, clear } }: { state: Libr
             }}
           />
         ) : (
-          <div className="mt-1 flex gap-3 px-1 text-sm">
+          <div className="mt-1 flex justify-between px-1 text-sm whitespace-nowrap">
             <button
               type="button"
               className="flex items-center gap-1 text-muted underline underline-offset-2 hover:text-ink"
