@@ -139,6 +139,9 @@ export class BuiltInEngine implements Engine {
     const picture = synthesise({
       stage: painted,
       labels: stage.labels,
+      stageIn: brief.medium
+        ? undefined
+        : ({ medium, palette }) => pictureFromRgba(stage.paintIn(medium, palette), width, height),
       stageKey: String(
         hashText(
           JSON.stringify([request.prompt, request.avoid, width, height, seed, spread, layoutHints(plan, references)]),

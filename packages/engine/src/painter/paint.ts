@@ -1,7 +1,7 @@
 import type { Medium, SceneBrief } from '@urbild/core';
 import { compose } from './compose';
 import type { FigureRecord } from './figures/record';
-import { paletteFor, renderScene } from './media';
+import { paletteFor, renderScene, type MediumPalette } from './media';
 import type { LayoutHints } from './places';
 import { depthMap, labelMap } from './stage/labels';
 import { lineMap } from './stage/lines';
@@ -16,6 +16,8 @@ export interface Stage {
   readonly labels: Uint8Array;
   /** People and creatures: boxes, joints, landmarks of the face. */
   readonly figures: readonly FigureRecord[];
+  /** The same scene in another medium: 4 bytes a pixel. */
+  paintIn(medium: Medium, palette?: MediumPalette): Uint8ClampedArray;
 }
 
 /** All that is known of a painted picture, one byte a pixel each. */
@@ -49,9 +51,16 @@ export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const { width, height } = options;
   const scene = compose(brief, options);
   const medium = options.medium ?? brief.medium ?? 'gouache';
-  const canvas = renderScene(scene, medium, paletteFor(medium, options.palette, brief.inks), options.checkpoint);
-  const { data } = canvas.getContext('2d').getImageData(0, 0, width, height);
-  return { width, height, rgba: data, labels: labelMap(scene), figures: scene.figures };
+  const paintIn = (m: Medium, palette?: MediumPalette) =>
+    renderScene(scene, m, palette, options.checkpoint).getContext('2d').getImageData(0, 0, width, height).data;
+  return {
+    width,
+    height,
+    rgba: paintIn(medium, paletteFor(medium, options.palette, brief.inks)),
+    labels: labelMap(scene),
+    figures: scene.figures,
+    paintIn,
+  };
 }
 
 /** The ground truth of a brief's picture, without painting it. */

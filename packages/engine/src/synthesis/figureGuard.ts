@@ -12,6 +12,21 @@ const HOLD: Readonly<Partial<Record<number, number>>> = {
   [REGION.prop]: 0.5,
 };
 
+const SKIN_KEEPS = 0.7;
+/** How much of a look's own marks is taken off skin, so that they do not cross a face. */
+const CALM = 0.5;
+
+/** Takes part of the marks off the skin: between the matched picture and what it was to look like. Changes `picture`. */
+export function calmSkin(picture: Picture, guide: Picture, labels: Uint8Array): void {
+  const { width: w, height: h } = picture;
+  const skin = Float32Array.from(labels, (l) => (l === REGION.skin || l === REGION.eye ? CALM : 0));
+  const mask = blurPlane(skin, w, h, Math.max(0.6, Math.max(w, h) / 640));
+  for (let c = 0; c < 3; c++) {
+    const [p, q] = [picture.planes[c], guide.planes[c]];
+    for (let i = 0; i < mask.length; i++) p[i] += mask[i] * (q[i] - p[i]);
+  }
+}
+
 /** How far every pixel is held, softened by about a pixel so that no edge shows. */
 export function holdMask(labels: Uint8Array, width: number, height: number): Float32Array {
   const mask = new Float32Array(labels.length);
@@ -33,6 +48,12 @@ function huePart({ planes: [, a, b] }: Picture, hueA: number, hueB: number): num
   return inside / a.length;
 }
 
+const meanChroma = ({ planes: [, a, b] }: Picture): number => {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += Math.hypot(a[i], b[i]);
+  return sum / a.length;
+};
+
 /**
  * People and creatures keep the hue family of their own colours under the light of the palette: lightness is the
  * palette's, hue and chroma go back towards the stage's as far as the references have such hues at all. Changes `moved`.
@@ -49,12 +70,14 @@ export function keepHues(stage: Picture, moved: Picture, mask: Float32Array, pal
       0,
     );
   });
+  // skin keeps something of its hue under any look that has colours at all
+  const colourful = small.reduce((s, p) => s + p.share * smoothstep(0.02, 0.06, meanChroma(p.areas)), 0);
   const [, a0, b0] = stage.planes;
   const [, a1, b1] = moved.planes;
   for (let i = 0; i < mask.length; i++) {
     if (mask[i] < 0.02) continue;
     const family = Math.floor(((Math.atan2(b0[i], a0[i]) + Math.PI) / (2 * Math.PI)) * families) % families;
-    const k = mask[i] * able[family];
+    const k = mask[i] * (mask[i] > 0.8 ? Math.max(able[family], SKIN_KEEPS * colourful) : able[family]);
     const chroma = Math.hypot(a0[i], b0[i]) || 1e-6;
     // not more colourful than the look would have it, unless the look is nearly grey just here
     const wanted = Math.min(chroma, Math.max(0.75 * chroma, Math.hypot(a1[i], b1[i])));

@@ -1,9 +1,10 @@
 import { createPicture, Random, splitBands, type Picture } from '@urbild/core';
 import { REGION } from '../painter/stage/region';
-import { holdFigures, holdMask, keepHues } from './figureGuard';
+import { calmSkin, holdFigures, holdMask, keepHues } from './figureGuard';
 import { prepareReference, referenceLevel } from './reference';
 import { recolourStage, toCommonPalette } from './palette';
 import { matchTextureEnergy } from './textureEnergy';
+import { planValues } from './valuePlan';
 
 const SIDE = 96;
 const AREA = SIDE * SIDE;
@@ -57,11 +58,59 @@ describe('the figure guard', () => {
     expect(hueOf(moved, 5)).toBeCloseTo(Math.atan2(-0.16, -0.02), 5);
   });
 
-  test('a look without any such hue has its way', () => {
+  test('a look without any such hue has its way with clothes, but not with a face', () => {
     const reference = prepareReference('nothing but blue', flat(blue, 0.01), SIDE);
-    const moved = flat(blue);
+    const under = (region: number) => {
+      const moved = flat(blue);
+      const codes = labels.map((l) => (l === REGION.skin ? region : l));
+      keepHues(stage, moved, holdMask(codes, SIDE, SIDE), [{ reference, share: 1 }]);
+      return hueOf(moved);
+    };
+    expect(under(REGION.garment)).toBeCloseTo(Math.atan2(-0.16, -0.02), 2);
+    expect(Math.abs(under(REGION.skin) - hueOf(stage))).toBeLessThan(0.9);
+  });
+
+  test('a grey look leaves a face grey', () => {
+    const reference = prepareReference('greys', flat([0.5, 0.002, 0.004]), SIDE);
+    const moved = flat([0.5, 0.002, 0.004]);
     keepHues(stage, moved, holdMask(labels, SIDE, SIDE), [{ reference, share: 1 }]);
-    expect(hueOf(moved)).toBeCloseTo(Math.atan2(-0.16, -0.02), 2);
+    expect(Math.hypot(moved.planes[1][CENTRE], moved.planes[2][CENTRE])).toBeLessThan(0.02);
+  });
+
+  test('marks are taken off a face by half, and left on everything else', () => {
+    const marked = flat([0.2, 0, 0]);
+    calmSkin(marked, flat([0.8, 0, 0]), labels);
+    expect(marked.planes[0][CENTRE]).toBeCloseTo(0.5, 2);
+    expect(marked.planes[0][5]).toBeCloseTo(0.2, 5);
+  });
+});
+
+describe('the value plan', () => {
+  const tones = { dark: [0.1, 0, 0], light: [0.9, 0, 0] } as const;
+  const people = labels.map((l, i) => (l === REGION.skin && i % SIDE < 48 ? REGION.garment : l));
+  const planned = (figure: number, ground: number, amount = 1) => {
+    const guide = withSquare(flat([ground, 0, 0]), [figure, 0, 0]);
+    planValues(guide, flat([0.7, 0, 0]), people, tones, amount);
+    return guide.planes[0];
+  };
+
+  test('skin is lifted into the lighter half of the look, the ground stays', () => {
+    const L = planned(0.2, 0.75);
+    expect(L[CENTRE + 8]).toBeGreaterThan(0.5);
+    expect(L[5]).toBeCloseTo(0.75, 5);
+  });
+
+  test('a figure of the tone of its surroundings is moved away from it, as far as the look rules', () => {
+    const apart = [0, 0.5, 1].map((amount) => Math.abs(planned(0.5, 0.5, amount)[CENTRE - 8] - 0.5));
+    expect(apart[0]).toBe(0);
+    expect(apart[1]).toBeGreaterThan(0.04);
+    expect(apart[2]).toBeGreaterThan(1.8 * apart[1]);
+  });
+
+  test('nothing changes without figures', () => {
+    const guide = flat([0.5, 0, 0]);
+    planValues(guide, guide, new Uint8Array(AREA), tones, 1);
+    expect(guide.planes[0][CENTRE]).toBe(0.5);
   });
 
   test('broad colours of figures come back, fine strokes stay', () => {

@@ -13,12 +13,20 @@ import {
 import { LeastRecentlyUsed } from './cache';
 import { keepHues } from './figureGuard';
 import type { PreparedReference } from './reference';
+import type { Extremes } from './ridges';
 
 /** A reference and its share of the palette, 0..1. */
 export interface PaletteShare {
   readonly reference: PreparedReference;
   readonly share: number;
 }
+
+/** How far references rule the colours together, 0..1. */
+export const amountOf = (palette: readonly PaletteShare[]): number =>
+  Math.min(
+    1,
+    palette.reduce((s, p) => s + p.share, 0),
+  );
 
 /** Weight of the height in the picture: skies take their colours from skies. */
 const HEIGHT_WEIGHT = 0.25;
@@ -29,10 +37,7 @@ const HEIGHT_WEIGHT = 0.25;
  * that would be lost or turned around is given back. `figures` (0..1 a pixel) keep the hue family of their own colours.
  */
 export function recolourStage(stage: Picture, palette: readonly PaletteShare[], figures?: Float32Array): Picture {
-  const amount = Math.min(
-    1,
-    palette.reduce((s, p) => s + p.share, 0),
-  );
+  const amount = amountOf(palette);
   if (amount <= 0) return stage;
   const small = resampleToLongSide(stage, Math.max(stage.width, stage.height) <= 256 ? 72 : 96);
   const targets = palette.map((p) => resampleToLongSide(p.reference.areas, 96));
@@ -50,6 +55,36 @@ export function recolourStage(stage: Picture, palette: readonly PaletteShare[], 
     for (let i = 0; i < target.length; i++) target[i] = from[i] + amount * (to[i] - from[i]);
   }
   guardContrast(stage, out, palette, amount);
+  return out;
+}
+
+/**
+ * Brings a stage that was drawn anew in another medium into the palette that the picture is to have: the references' colours
+ * as far as their shares go, those of the first `stage` for the rest. References in `own` lent the drawing its inks.
+ */
+export function recolourDrawn(
+  drawn: Picture,
+  stage: Picture,
+  palette: readonly PaletteShare[],
+  own: ReadonlySet<PreparedReference>,
+  figures?: Float32Array,
+): Picture {
+  const amount = amountOf(palette);
+  const total = palette.reduce((s, p) => s + p.share, 0) || 1;
+  const kept = palette.reduce((s, p) => s + (own.has(p.reference) ? (p.share / total) * amount : 0), 0);
+  if (kept > 0.999) return clonePicture(drawn);
+  const small = resampleToLongSide(drawn, Math.max(drawn.width, drawn.height) <= 256 ? 72 : 96);
+  const others = palette.filter((p) => !own.has(p.reference));
+  const clouds = [
+    ...others.map((p) => resampleToLongSide(p.reference.areas, 96)),
+    small,
+    resampleToLongSide(stage, 96),
+  ];
+  const shares = [...others.map((p) => (p.share / total) * amount), kept, 1 - amount];
+  const moved = transportColours(small, clouds, shares, { heightWeight: HEIGHT_WEIGHT });
+  const out = applyGuided(fitGuided(small, moved, 5, 2e-4), drawn);
+  if (figures) keepHues(stage, out, figures, palette);
+  if (others.length) guardContrast(drawn, out, others, amount);
   return out;
 }
 
@@ -74,6 +109,15 @@ function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteSh
   }
 }
 
+/** The darkest and lightest tones that references offer. */
+export const tonesOf = (palette: readonly PaletteShare[]): Extremes =>
+  palette
+    .map((p) => p.reference.extremes)
+    .reduce((a, b) => ({
+      dark: b.dark[0] < a.dark[0] ? b.dark : a.dark,
+      light: b.light[0] > a.light[0] ? b.light : a.light,
+    }));
+
 /** A reference recoloured to the palette that the picture has, and what is needed of it. */
 export type RecolouredReference = Pick<PreparedReference, 'picture' | 'areas'>;
 
@@ -89,10 +133,7 @@ export function toCommonPalette(
   stage: Picture,
   stageKey: string,
 ): RecolouredReference {
-  const amount = Math.min(
-    1,
-    palette.reduce((s, p) => s + p.share, 0),
-  );
+  const amount = amountOf(palette);
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
   const shares = palette.map((p) => (p.share / total) * amount);
   const key = [

@@ -1,4 +1,4 @@
-import { blur, resample, resampleToLongSide, type Picture } from '@urbild/core';
+import { blur, describeStrokes, mannerOf, resample, resampleToLongSide, type Picture } from '@urbild/core';
 import { LeastRecentlyUsed } from './cache';
 import { surfaceArea } from './detail';
 import { extremesOf, fillKeyLines, hasKeyLines, measureRidges, type Extremes, type RidgeMeasure } from './ridges';
@@ -14,8 +14,11 @@ export interface PreparedReference {
   readonly extremes: Extremes;
   /** 1 per pixel where patches may be taken, 0 on the reference's subject. */
   readonly surface: Uint8Array;
+  /** How much it speaks for each of the painter's media: roots of parts that sum to 1. */
+  readonly manner: Float32Array;
 }
 
+const manners = new LeastRecentlyUsed<Float32Array>(64);
 const prepared = new LeastRecentlyUsed<PreparedReference>(24);
 
 /** Prepares a reference for pictures whose longer side is `size` px; kept by content. */
@@ -25,7 +28,15 @@ export function prepareReference(content: string, picture: Picture, size: number
     const scaled = resampleToLongSide(picture, size);
     const ridges = measureRidges(scaled);
     const areas = hasKeyLines(ridges) ? fillKeyLines(scaled) : scaled;
-    return { key, picture: scaled, areas, ridges, extremes: extremesOf(scaled), surface: surfaceArea(scaled) };
+    return {
+      key,
+      picture: scaled,
+      areas,
+      ridges,
+      extremes: extremesOf(scaled),
+      surface: surfaceArea(scaled),
+      manner: manners.get(content, () => mannerOf(describeStrokes(picture))),
+    };
   });
 }
 

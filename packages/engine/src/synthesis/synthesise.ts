@@ -10,13 +10,23 @@ import {
   type Picture,
 } from '@urbild/core';
 import { contourLines, detailMask } from './detail';
-import { holdFigures, holdMask } from './figureGuard';
+import { calmSkin, holdFigures, holdMask } from './figureGuard';
 import type { PatchKernel } from './kernel';
 import { matchLevels, type Source } from './matchLevels';
-import { recolourStage, toCommonPalette, type PaletteShare, type RecolouredReference } from './palette';
+import {
+  amountOf,
+  recolourDrawn,
+  recolourStage,
+  tonesOf,
+  toCommonPalette,
+  type PaletteShare,
+  type RecolouredReference,
+} from './palette';
 import type { SynthesisPlan } from './plan';
+import { planValues } from './valuePlan';
 import { matchTextureEnergy } from './textureEnergy';
 import { prepareReference } from './reference';
+import { stageMediumFor, type StageMedium } from './stageMedium';
 
 /** A picture of an influence, with its part of the influence's weight (parts of one influence sum to 1). */
 export interface ReferenceInput {
@@ -32,6 +42,8 @@ export interface ReferenceInput {
 /** What synthesis starts from. */
 export interface SynthesisInput {
   readonly stage: Picture;
+  /** Draws the same stage in another medium; without it the stage's own medium serves every look. */
+  readonly stageIn?: (medium: StageMedium) => Picture;
   readonly labels?: Uint8Array;
   /** Names the stage in the caches. */
   readonly stageKey: string;
@@ -46,6 +58,8 @@ export interface SynthesisInput {
 }
 
 const FIGURE_HOLD = 0.85;
+/** A stage that is printed in a look's inks keeps at least this much of its sharp edges everywhere. */
+const PRINTED = 0.6;
 
 /**
  * Pulls a painted stage towards its references, coarse to fine along the course: palette by sliced optimal transport,
@@ -65,6 +79,7 @@ export function synthesise(input: SynthesisInput): Picture {
     .filter((p) => p.share > 0);
   const figures = input.labels && holdMask(input.labels, stage.width, stage.height);
   let guide = palette.length ? recolourStage(stage, palette, figures) : clonePicture(stage);
+  if (palette.length && input.labels) planValues(guide, stage, input.labels, tonesOf(palette), amountOf(palette));
   checkpoint();
   onStep('palette', 0.2, guide);
   const sizes = plan.levels.map((l): LevelSize => ({
@@ -84,25 +99,51 @@ export function synthesise(input: SynthesisInput): Picture {
     alone ? s.reference : toCommonPalette(s.reference, palette, stage, input.stageKey),
   );
   checkpoint();
-  drawKeyLines(guide, stage, strokes, plan);
-  const detail = detailMask(stage, input.labels);
+  const drawn = input.stageIn && stageInMedium(input, input.stageIn, palette, strokes, figures);
+  const wanted = drawn ? pullLiteral(drawn.guide, sources, plan, sizes) : guide;
   checkpoint();
-  const matched = matchLevels(input, guide, detail, strokes, recoloured, sizes);
+  if (!drawn) drawKeyLines(wanted, stage, strokes, plan);
+  const detail = detailMask(drawn?.stage ?? stage, input.labels);
+  checkpoint();
+  const matched = matchLevels(input, wanted, detail, strokes, recoloured, sizes);
   const strengths = plan.levels.map((l) =>
     Math.min(
       1,
       strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
     ),
   );
-  const held = figures ? holdFigures(matched, guide, figures, FIGURE_HOLD / plan.levels[0].over) : matched;
-  const out = blendBands(guide, held, strengths, sizes);
-  giveDetailBack(out, guide, detail, plan.detail, size);
+  const held = figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched;
+  const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
+  giveDetailBack(ready, wanted, detail, plan.detail, size, drawn?.inked ? PRINTED : 0);
+  if (input.labels) calmSkin(ready, wanted, input.labels);
+  const out = blendBands(guide, ready, strengths, sizes);
   checkpoint();
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
   const total = finest.reduce((a, b) => a + b, 0);
   if (total <= 0) return out;
   const textures = recoloured.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
   return matchTextureEnergy(out, textures, strengths, sizes);
+}
+
+/**
+ * The stage drawn in the medium that lies nearest to the looks, in the palette that the picture is to have: where its inks
+ * are the looks' own, their part of the palette is there already.
+ */
+function stageInMedium(
+  { stage, labels, plan }: SynthesisInput,
+  draw: (medium: StageMedium) => Picture,
+  palette: readonly PaletteShare[],
+  strokes: readonly Source[],
+  figures: Float32Array | undefined,
+): { stage: Picture; guide: Picture; inked: boolean } | undefined {
+  const share = (s: Source) => plan.levels.reduce((sum, l) => sum + l.surface[s.influence], 0) * s.part;
+  const medium = stageMediumFor(strokes.map((s) => ({ reference: s.reference, share: share(s) })));
+  if (!medium) return undefined;
+  const drawn = draw(medium);
+  const own = new Set(medium.inked ? strokes.map((s) => s.reference) : []);
+  const guide = recolourDrawn(drawn, stage, palette, own, medium.inked ? undefined : figures);
+  if (palette.length && !medium.inked && labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
+  return { stage: drawn, guide, inked: medium.inked };
 }
 
 /** `everything` above weight .5: bands of the picture itself, coarse ones first. */
@@ -181,7 +222,14 @@ function blendBands(
 }
 
 /** Gives fine detail of the guide back where the mask says that forms must be read. */
-function giveDetailBack(out: Picture, guide: Picture, mask: Float32Array, amount: number, size: number): void {
+function giveDetailBack(
+  out: Picture,
+  guide: Picture,
+  mask: Float32Array,
+  amount: number,
+  size: number,
+  least: number,
+): void {
   const { width: w, height: h } = guide;
   const [hw, hh] = [Math.max(1, w >> 1), Math.max(1, h >> 1)];
   for (let c = 0; c < 3; c++) {
@@ -195,6 +243,6 @@ function giveDetailBack(out: Picture, guide: Picture, mask: Float32Array, amount
       h,
     );
     const plane = out.planes[c];
-    for (let i = 0; i < plane.length; i++) plane[i] += amount * mask[i] * (lost[i] - coarse[i]);
+    for (let i = 0; i < plane.length; i++) plane[i] += Math.max(least, amount * mask[i]) * (lost[i] - coarse[i]);
   }
 }

@@ -2,7 +2,7 @@ import type { SKRSContext2D } from '@napi-rs/canvas';
 import { clamp, lchToRgb, lerp, mixLch, Random, smoothstep, ValueNoise } from '@urbild/core';
 import type { MistNode } from '../stage/displayList';
 import { GouacheRenderer } from './gouache';
-import { displacePixels, editPixels, fromEdge, lightnessRange } from './post';
+import { displacePixels, editPixels, lightnessRange } from './post';
 
 /** A print in one blue on hand-coated paper, with a brushed edge. */
 export class CyanotypeRenderer extends GouacheRenderer {
@@ -29,7 +29,7 @@ export class CyanotypeRenderer extends GouacheRenderer {
         0.05 * noise.at(x / 60 / k, y / 44 / k) + 0.03 * noise.at(x / 3, y / 3) + (random.next() - 0.5) * 0.05;
       const tone = steps[Math.round(clamp(smoothstep(0, 1, t) * 0.55 + t * 0.45 + blot) * 255)];
       const edge = 15 + 8 * noise.at(x / 46 / k + 3, y / 46 / k) + 5 * noise.at(x / 9 / k, y / 60 / k);
-      const coated = smoothstep(edge - 2.5, edge + 2.5, fromEdge(x, y, w, h) / k);
+      const coated = smoothstep(edge - 2.5, edge + 2.5, this.fromEdge(x, y, w, h) / k);
       for (let c = 0; c < 3; c++) data[o + c] = lerp(bare[c], tone[c], coated);
     });
   }

@@ -5,7 +5,7 @@ import { boundsOf } from '../geometry/point';
 import type { BladesNode, GlowNode, LineNode, ShapeNode } from '../stage/displayList';
 import { REGION } from '../stage/region';
 import { GouacheRenderer } from './gouache';
-import { addGrain, displacePixels, editPixels, fromEdge } from './post';
+import { addGrain, displacePixels, editPixels } from './post';
 import { colourAt, hatchLines, lightSide, tracePath } from './strokes';
 
 /** Satin stitches of coloured thread on cloth, outlined in back stitch. */
@@ -138,7 +138,7 @@ export class EmbroideryRenderer extends GouacheRenderer {
     const k = Math.min(w, h) / 512;
     editPixels(context, w, h, (data, o, x, y) => {
       const edge = 20 + 3 * noise.at(x / 12 / k, y / 12 / k);
-      if (fromEdge(x, y, w, h) / k > edge) return;
+      if (this.fromEdge(x, y, w, h) / k > edge) return;
       const weave =
         10 * Math.sin((x / k) * 1.7) * Math.sin((y / k) * 1.7) +
         8 * noise.at(x / 2.2, y / 9) +

@@ -22,7 +22,7 @@ import {
 
 import type { Scene } from '../stage/scene';
 import type { MediumPalette } from './palettes';
-import { addGrain, displacePixels, stain } from './post';
+import { addGrain, displacePixels, fromEdge, stain } from './post';
 import { lightOn, type ShapeLight } from './shapeLight';
 import { paintMirrored } from './mirrored';
 import { bristleDab, colourAt, taperedLine, tracePath } from './strokes';
@@ -79,6 +79,11 @@ export class GouacheRenderer {
   protected finish(context: SKRSContext2D, w: number, h: number): void {
     displacePixels(context, w, h, 0.8, this.scene.seed);
     addGrain(context, w, h, 1, this.light.vignette);
+  }
+
+  /** Distance from the edge of the paper, px; never near it where the picture runs over the edge. */
+  protected fromEdge(x: number, y: number, w: number, h: number): number {
+    return this.palette.bleed ? Infinity : fromEdge(x, y, w, h);
   }
 
   protected pattern(context: SKRSContext2D, name: TextureName): CanvasPattern {

@@ -5,7 +5,7 @@ import { boundsOf, type Bounds, type Point } from '../geometry/point';
 import type { BladesNode, GlowNode, LineNode, ShapeNode } from '../stage/displayList';
 import { REGION } from '../stage/region';
 import { GouacheRenderer } from './gouache';
-import { addGrain, displacePixels, editPixels, fromEdge } from './post';
+import { addGrain, displacePixels, editPixels } from './post';
 import { hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
 
 const PAPER: Lch = [0.965, 0.018, 85];
@@ -180,7 +180,7 @@ export class InkWashRenderer extends GouacheRenderer {
     const paper = lchToRgb(PAPER);
     const k = Math.min(w, h) / 512;
     editPixels(context, w, h, (data, t, x, y) => {
-      const m = fromEdge(x, y, w, h) / k;
+      const m = this.fromEdge(x, y, w, h) / k;
       if (m >= 34) return;
       const edge = 16 + 5 * noise.at(x / 38 / k, y / 38 / k) + 2.5 * noise.at(x / 7 / k, y / 7 / k);
       const bare = smoothstep(edge + 1.2, edge - 1.2, m);

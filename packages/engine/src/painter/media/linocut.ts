@@ -7,7 +7,7 @@ import { REGION } from '../stage/region';
 import type { Scene } from '../stage/scene';
 import { GouacheRenderer } from './gouache';
 import type { MediumPalette } from './palettes';
-import { displacePixels, editPixels, fromEdge } from './post';
+import { displacePixels, editPixels } from './post';
 import { colourAt, hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
 
 type Level = 0 | 1 | 2;
@@ -211,7 +211,7 @@ export class LinocutRenderer extends GouacheRenderer {
       const missed = noise.at(x / 1.3, y / 1.3) + 0.7 * noise.at(x / 22, y / 22) + 0.25 * random.next();
       const grain = (random.next() - 0.5) * 7 + noise.at(x / 3, y / 3) * 4;
       const border =
-        fromEdge(x, y, w, h) / k < 13 + 2.2 * noise.at(x / 17 / k, y / 17 / k) + 0.8 * noise.at(x / 3, y / 3);
+        this.fromEdge(x, y, w, h) / k < 13 + 2.2 * noise.at(x / 17 / k, y / 17 / k) + 0.8 * noise.at(x / 3, y / 3);
       for (let c = 0; c < 3; c++) {
         if (border) data[t + c] = paper[c] - random.next() * 6;
         else data[t + c] = missed > 1.22 ? lerp(data[t + c], paper[c], 0.75) : clamp(data[t + c] + grain, 0, 255);

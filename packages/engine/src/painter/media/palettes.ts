@@ -8,6 +8,8 @@ export interface MediumPalette {
   readonly accent?: Lch;
   /** A stain over the whole picture, for media in full colour. */
   readonly tone?: Lch;
+  /** The picture runs over the edge: no border of bare paper or cloth. */
+  readonly bleed?: boolean;
 }
 
 const WHITE: Lch = [0.965, 0.018, 85];

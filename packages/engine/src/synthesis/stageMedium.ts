@@ -1,0 +1,146 @@
+import {
+  CHROMA_GAIN,
+  labToLch,
+  MEDIA,
+  mixLch,
+  resampleToLongSide,
+  swatchesOf,
+  type Lab,
+  type Medium,
+  type Picture,
+} from '@urbild/core';
+import { paletteFor, type MediumPalette } from '../painter/media';
+import type { PreparedReference } from './reference';
+
+/** A reference and how much it rules the surface. */
+export interface SurfaceShare {
+  readonly reference: PreparedReference;
+  readonly share: number;
+}
+
+/** The medium of the painter that a look is drawn in before its own patches are laid over it. */
+export interface StageMedium {
+  readonly medium: Medium;
+  readonly palette: MediumPalette;
+  /** Printed in flat inks of the look: its colours are the look's already. */
+  readonly inked: boolean;
+}
+
+/** Media of two or three inks on paper; all others are in full colour. */
+const TWO_TONE: readonly Medium[] = ['charcoal', 'pencil', 'cyanotype'];
+const THREE_TONE: readonly Medium[] = ['screen print', 'linocut'];
+
+/** How much of the manner a medium must have to draw the stage. */
+const SURE = 0.3;
+/** Mean OKLab distance of a look's colours to the mixtures of its inks below which those inks carry it. */
+const CARRIED = 0.05;
+/** Coherence of gradients above which a grained look is one of strokes. */
+const STROKED = 0.5;
+
+/**
+ * The medium that the stage of these looks is drawn in: the one that their manner speaks for most, as long as its inks can
+ * carry their colours. Undefined when none is near: the stage stays gouache.
+ */
+export function stageMediumFor(looks: readonly SurfaceShare[]): StageMedium | undefined {
+  const total = looks.reduce((s, l) => s + l.share, 0);
+  if (total <= 0) return undefined;
+  const inks = inksOf(looks);
+  const scores = MEDIA.map((medium, k) => ({
+    medium,
+    score: looks.reduce((s, l) => s + (l.share / total) * l.reference.manner[k] ** 2, 0),
+  }))
+    .filter(({ medium }) =>
+      TWO_TONE.includes(medium)
+        ? inks.offTwo < CARRIED
+        : THREE_TONE.includes(medium)
+          ? inks.offThree < CARRIED
+          : medium !== 'gouache',
+    )
+    .sort((a, b) => b.score - a.score);
+  const best = scores[0];
+  if (!best || best.score < SURE) return undefined;
+  const inked = THREE_TONE.includes(best.medium);
+  const stroked = inked && strokedPart(looks[0].reference.picture) > STROKED;
+  const medium = stroked ? 'linocut' : best.medium;
+  if (!inked && !TWO_TONE.includes(medium)) return { medium, palette: { ...paletteFor(medium), bleed: true }, inked };
+  const { paper, middle, key } = inks;
+  return { medium, palette: { paper, middle, key, bleed: true }, inked };
+}
+
+interface Inks extends Pick<MediumPalette, 'paper' | 'middle' | 'key'> {
+  /** Mean distance of the looks' colours to mixtures of paper and key, and of all three. */
+  readonly offTwo: number;
+  readonly offThree: number;
+}
+
+/** Paper, key and middle ink of looks: their lightest, darkest and, among the others, the most different colour. */
+function inksOf(looks: readonly SurfaceShare[]): Inks {
+  const total = looks.reduce((s, l) => s + l.share, 0);
+  const all = looks.flatMap((l) =>
+    swatchesOf(l.reference.picture, 8).map((s) => ({ lab: s.lab, weight: (s.weight * l.share) / total })),
+  );
+  const tails = looks.map((l) => tailsOf(l.reference.picture));
+  const tail = (end: 'dark' | 'light') =>
+    [0, 1, 2].map((c) => looks.reduce((s, l, i) => s + (l.share / total) * tails[i][end][c], 0)) as unknown as Lab;
+  const key = tail('dark');
+  const paper = tail('light');
+  const off = (c: Lab) => toSegment(c, key, paper);
+  const middle = all.reduce((best, s) =>
+    off(s.lab) * Math.sqrt(s.weight) > off(best.lab) * Math.sqrt(best.weight) ? s : best,
+  ).lab;
+  const mean = (distance: (c: Lab) => number) => all.reduce((s, c) => s + c.weight * distance(c.lab), 0);
+  return {
+    paper: labToLch(paper),
+    key: labToLch(key),
+    middle: off(middle) > 0.04 ? labToLch(middle) : mixLch(labToLch(paper), labToLch(key), 0.45),
+    offTwo: mean(off),
+    offThree: mean((c) => Math.min(off(c), toSegment(c, key, middle), toSegment(c, middle, paper))),
+  };
+}
+
+/** The mean colours of the darkest and lightest 2 % of a picture, thin strokes too. */
+function tailsOf({ planes: [L, A, B] }: Picture): Record<'dark' | 'light', Lab> {
+  const step = Math.max(1, Math.floor(L.length / 20000));
+  const order = Array.from({ length: Math.floor(L.length / step) }, (_, i) => i * step).sort((i, j) => L[i] - L[j]);
+  const count = Math.max(4, Math.floor(order.length * 0.02));
+  const mean = (some: number[]): Lab => [
+    some.reduce((s, i) => s + L[i], 0) / some.length,
+    some.reduce((s, i) => s + A[i], 0) / some.length / CHROMA_GAIN,
+    some.reduce((s, i) => s + B[i], 0) / some.length / CHROMA_GAIN,
+  ];
+  return { dark: mean(order.slice(0, count)), light: mean(order.slice(-count)) };
+}
+
+/** Distance of a colour to the mixtures of two others. */
+function toSegment(c: Lab, from: Lab, to: Lab): number {
+  const d = to.map((v, k) => v - from[k]);
+  const length = d.reduce((s, v) => s + v * v, 0) || 1e-9;
+  const t = Math.max(0, Math.min(1, d.reduce((s, v, k) => s + v * (c[k] - from[k]), 0) / length));
+  return Math.hypot(...c.map((v, k) => v - from[k] - t * d[k]));
+}
+
+/** How far the fine gradients of a picture run in one direction place by place, 0 grain .. 1 strokes (structure tensor). */
+function strokedPart(picture: Picture): number {
+  const { width: w, height: h, planes } = resampleToLongSide(picture, 256);
+  const L = planes[0];
+  let coherent = 0;
+  let energy = 0;
+  for (let by = 1; by + 8 < h; by += 8)
+    for (let bx = 1; bx + 8 < w; bx += 8) {
+      let xx = 0;
+      let yy = 0;
+      let xy = 0;
+      for (let y = by; y < by + 8; y++)
+        for (let x = bx; x < bx + 8; x++) {
+          const i = y * w + x;
+          const gx = L[i + 1] - L[i - 1];
+          const gy = L[i + w] - L[i - w];
+          xx += gx * gx;
+          yy += gy * gy;
+          xy += gx * gy;
+        }
+      coherent += Math.hypot(xx - yy, 2 * xy);
+      energy += xx + yy;
+    }
+  return energy > 0 ? coherent / energy : 0;
+}

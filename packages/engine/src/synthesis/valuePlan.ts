@@ -1,0 +1,75 @@
+import { blurPlane, type Picture } from '@urbild/core';
+import { isFigure, REGION } from '../painter/stage/region';
+import type { Extremes } from './ridges';
+
+/** Skin lies at least this far up between the darkest and the lightest tone of a look: dark skin, light skin. */
+const SKIN_LOW = 0.38;
+const SKIN_HIGH = 0.72;
+/** Lightness by which a figure stands off from what is around it, in parts of the look's range of tones. */
+const APART = 0.16;
+
+/**
+ * The value plan of a recoloured stage: skin is lifted into the lighter half of the look's tones, and a figure that has the
+ * tone of its surroundings is moved away from it. Changes `guide`; `amount` 0..1 is how far the look rules the colours.
+ */
+export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, looks: Extremes, amount: number): void {
+  const { width: w, height: h } = guide;
+  const L = guide.planes[0];
+  const [low, range] = [looks.dark[0], Math.max(0.1, looks.light[0] - looks.dark[0])];
+  const mask = new Float32Array(L.length);
+  let skin = 0;
+  let is = 0;
+  let was = 0;
+  let figure = 0;
+  let figureTone = 0;
+  for (let i = 0; i < L.length; i++) {
+    if (labels[i] === REGION.skin) {
+      skin++;
+      is += L[i];
+      was += stage.planes[0][i];
+    }
+    if (!isFigure(labels[i])) continue;
+    figure++;
+    figureTone += L[i];
+    mask[i] = 1;
+  }
+  if (figure < L.length * 0.002) return;
+  const soft = blurPlane(mask, w, h, Math.max(0.7, Math.max(w, h) / 400));
+  let shift = 0;
+  const around = ringTone(L, mask, w, h);
+  if (around !== undefined) {
+    const gap = figureTone / figure - around;
+    const wanted = APART * range;
+    // away from the tone around it, on the side where it is already, light where it is on neither
+    if (Math.abs(gap) < wanted) shift = (gap < -0.02 * range ? -1 : 1) * (wanted - Math.abs(gap));
+  }
+  if (shift < 0 && figureTone / figure + shift < low + 0.15 * range) shift = 0;
+  const skinTone = skin ? is / skin : 0;
+  const own = skin ? Math.min(1, Math.max(0, (was / skin - 0.25) / 0.5)) : 0;
+  const least = low + range * (SKIN_LOW + (SKIN_HIGH - SKIN_LOW) * own);
+  const lift = skin > L.length * 0.001 ? Math.max(0, least - skinTone - Math.max(0, shift)) : 0;
+  const skinMask = blurPlane(
+    Float32Array.from(labels, (l) => (l === REGION.skin || l === REGION.eye ? 1 : 0)),
+    w,
+    h,
+    Math.max(0.6, Math.max(w, h) / 640),
+  );
+  const top = looks.light[0];
+  for (let i = 0; i < L.length; i++) {
+    const by = amount * (soft[i] * shift + skinMask[i] * lift);
+    if (by) L[i] = by > 0 ? Math.max(L[i], Math.min(top, L[i] + by)) : L[i] + by;
+  }
+}
+
+/** Mean tone of a band around the figures; undefined where they fill the picture. */
+function ringTone(L: Float32Array, mask: Float32Array, w: number, h: number): number | undefined {
+  const wide = blurPlane(mask, w, h, Math.max(w, h) / 28);
+  let sum = 0;
+  let count = 0;
+  for (let i = 0; i < L.length; i++)
+    if (!mask[i] && wide[i] > 0.08) {
+      sum += L[i];
+      count++;
+    }
+  return count > L.length * 0.01 ? sum / count : undefined;
+}
