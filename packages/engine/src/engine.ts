@@ -1,20 +1,18 @@
 import {
-  findHorizon,
-  hashText,
-  pictureFromRgba,
+  GIVES,
   pictureToRgba,
+  resample,
   resampleToLongSide,
-  understand,
   type Gives,
   type Picture,
   type TextSpan,
   type UnderstoodSpan,
 } from '@urbild/core';
-import { paintStage } from './painter/paint';
-import type { LayoutHints } from './painter/places';
-import type { RenderRequest } from './request';
-import { planSynthesis, type ShareRecord, type SynthesisPlan } from './synthesis/plan';
-import { synthesise, type ReferenceInput } from './synthesis/synthesise';
+import type { LoadedPicture } from './influences/staging';
+import { bytesThrough, maskOf, through } from './render/masks';
+import { renderPass, type Pass } from './render/pass';
+import { RequestError, type RenderRequest, type RequestMask } from './request';
+import { planSynthesis, type ShareRecord } from './synthesis/plan';
 
 /** What an engine can do, for the interface and for warnings. */
 export interface Capabilities {
@@ -48,8 +46,16 @@ export interface RenderResult extends Raster {
   readonly shares: readonly ShareRecord[];
   readonly understood: readonly UnderstoodSpan[];
   readonly unheard: readonly TextSpan[];
+  /** Influences that did nothing: their pictures hold nothing of what they give, or nobody is there to take it. */
+  readonly idle: readonly IdleInfluence[];
   /** Milliseconds per step. */
   readonly timings: Readonly<Record<string, number>>;
+}
+
+/** An influence that could not act, and why. */
+export interface IdleInfluence {
+  readonly influence: string;
+  readonly reason: 'nothing-to-give' | 'nobody-to-take';
 }
 
 /** Polled while rendering; an AbortSignal fits. */
@@ -85,7 +91,7 @@ const PREVIEW_SIDE = 192;
 /** The engine that ships with Urbild: painter, then synthesis. Runs anywhere, offline. */
 export class BuiltInEngine implements Engine {
   capabilities(): Capabilities {
-    return { name: 'urbild', version: '0.1.0', gives: ['everything', 'look', 'palette'], maxSide: 2048 };
+    return { name: 'urbild', version: '0.2.0', gives: GIVES, maxSide: 2048 };
   }
 
   async render(
@@ -104,87 +110,107 @@ export class BuiltInEngine implements Engine {
       timings[name] = (timings[name] ?? 0) + now - since;
       since = now;
     };
-    const able = this.capabilities().gives;
-    const influences = request.influences.map((i) => ({ ...i, on: i.on && able.includes(i.gives) }));
-    const plan = planSynthesis(influences, request.balance);
-    const references = await this.#load(request, plan, pictures);
+    const { width, height } = request;
+    if (request.mask && !request.start)
+      throw new RequestError('mask: only with a start picture, of which it holds a part');
+    const start = request.start && fitted(await pictures(request.start.content), width, height);
+    const loaded = await loadPictures(request, pictures);
+    const regions = await loadMasks(request, pictures);
     lap('references');
     checkpoint();
-    const brief = understand(request.prompt, request.avoid);
-    const { width, height, seed, spread } = request;
-    const stage = paintStage(brief, {
+    const passes = 1 + regions.length;
+    const context = (nth: number) => ({
+      checkpoint,
+      lap,
+      onStep: (step: string, fraction: number, picture: Picture) => {
+        const small = resampleToLongSide(picture, Math.min(PREVIEW_SIDE, Math.max(picture.width, picture.height)));
+        const preview = { width: small.width, height: small.height, rgba: pictureToRgba(small) };
+        onProgress({ step, fraction: (nth + fraction) / passes, preview });
+        lap(step.replace(/ of .*/, ''));
+      },
+    });
+    const free = (i: number) => request.influences[i].region === undefined;
+    const base = renderPass(
+      request,
+      loaded.filter((p) => free(p.influence)),
+      start,
+      context(0),
+    );
+    let { picture } = base;
+    for (const [nth, { mask, influences }] of regions.entries()) {
+      // once more with what is bound to this region, seen through its mask
+      const bound = loaded.filter((p) => free(p.influence) || influences.includes(p.influence));
+      picture = through(mask, renderPass(request, bound, start, context(nth + 1)).picture, picture);
+    }
+    const rgba = await this.#finish(request, picture, start, pictures);
+    lap('finish');
+    return {
       width,
       height,
-      seed,
-      spread,
-      hints: layoutHints(plan, references),
-      checkpoint,
-    });
-    lap('painter');
-    const report = (step: string, fraction: number, picture: Picture) => {
-      const small = resampleToLongSide(picture, Math.min(PREVIEW_SIDE, Math.max(picture.width, picture.height)));
-      onProgress({ step, fraction, preview: { width: small.width, height: small.height, rgba: pictureToRgba(small) } });
-      lap(step.replace(/ of .*/, ''));
-    };
-    const shared = {
-      labels: stage.labels,
-      shares: plan.log,
-      understood: brief.understood,
-      unheard: brief.unheard,
+      rgba,
+      labels: base.labels,
+      shares: [...planSynthesis(request.influences, request.balance).log, ...base.log.filter((r) => r.part)],
+      understood: base.brief.understood,
+      unheard: base.brief.unheard,
+      idle: idleOf(base),
       timings,
     };
-    const painted = pictureFromRgba(stage.rgba, width, height);
-    report('painted', references.length ? 0.15 : 0.95, painted);
-    if (!references.length) return { width, height, rgba: stage.rgba, ...shared };
-    const picture = synthesise({
-      stage: painted,
-      labels: stage.labels,
-      stageIn: brief.medium
-        ? undefined
-        : ({ medium, palette }) => pictureFromRgba(stage.paintIn(medium, palette), width, height),
-      stageKey: String(
-        hashText(
-          JSON.stringify([request.prompt, request.avoid, width, height, seed, spread, layoutHints(plan, references)]),
-        ),
-      ),
-      references,
-      plan,
-      seed,
-      checkpoint,
-      onStep: report,
-    });
-    const rgba = pictureToRgba(picture);
-    lap('finish');
-    return { width, height, rgba, ...shared };
   }
 
-  /** The pictures of all influences that pull on anything. */
-  async #load(request: RenderRequest, plan: SynthesisPlan, pictures: PictureSource): Promise<ReferenceInput[]> {
-    const references: ReferenceInput[] = [];
-    for (const [k, influence] of request.influences.entries()) {
-      const heard =
-        plan.colour[k] > 0 || plan.layout[k] > 0 || plan.levels.some((l) => l.surface[k] > 0 || l.literal[k] > 0);
-      if (!heard) continue;
-      const total = influence.pictures.reduce((s, p) => s + p.weight, 0);
-      for (const { content, weight, horizon } of influence.pictures) {
-        if (weight > 0)
-          references.push({ influence: k, part: weight / total, content, picture: await pictures(content), horizon });
-      }
-    }
-    return references;
+  async #finish(
+    { start: begun, mask, width, height }: RenderRequest,
+    picture: Picture,
+    start: Picture | undefined,
+    pictures: PictureSource,
+  ): Promise<Uint8ClampedArray> {
+    if (!start) return pictureToRgba(picture);
+    const bytes = pictureToRgba(start);
+    if (begun?.change === 0) return bytes;
+    if (!mask) return pictureToRgba(picture);
+    return bytesThrough(maskOf(await pictures(mask.content), mask, width, height), picture, start, bytes);
   }
 }
 
-/** What references with a share of the layout say about it. */
-function layoutHints(plan: SynthesisPlan, references: readonly ReferenceInput[]): LayoutHints {
-  let share = 0;
-  let at = 0;
-  for (const r of references) {
-    const pull = plan.layout[r.influence] * r.part;
-    if (pull <= 0) continue;
-    const horizon = r.horizon === undefined ? findHorizon(r.picture) : { at: r.horizon, confidence: 1 };
-    share += pull * horizon.confidence;
-    at += pull * horizon.confidence * horizon.at;
+const fitted = (picture: Picture, width: number, height: number): Picture =>
+  picture.width === width && picture.height === height ? picture : resample(picture, width, height);
+
+const idleOf = ({ empty, idle }: Pass): IdleInfluence[] => [
+  ...[...new Set(empty)].map((influence) => ({ influence, reason: 'nothing-to-give' as const })),
+  ...idle.map((influence) => ({ influence, reason: 'nobody-to-take' as const })),
+];
+
+/** The pictures of all influences that pull on anything. */
+async function loadPictures(request: RenderRequest, pictures: PictureSource): Promise<LoadedPicture[]> {
+  const loaded: LoadedPicture[] = [];
+  for (const [influence, { on, weight, pictures: told }] of request.influences.entries()) {
+    if (!on || weight <= 0 || request.balance <= 0) continue;
+    const total = told.reduce((s, p) => s + p.weight, 0);
+    for (const p of told)
+      if (p.weight > 0) loaded.push({ influence, part: p.weight / total, told: p, picture: await pictures(p.content) });
   }
-  return share > 0 ? { horizon: { at: at / share, share: Math.min(1, share) } } : {};
+  return loaded;
+}
+
+interface LoadedRegion {
+  readonly mask: Float32Array;
+  readonly influences: readonly number[];
+}
+
+/** The masks that influences are bound to; influences of one mask go together. */
+async function loadMasks(request: RenderRequest, pictures: PictureSource): Promise<LoadedRegion[]> {
+  const found = new Map<string, { region: RequestMask; influences: number[] }>();
+  request.influences.forEach((i, k) => {
+    if (!i.region || !i.on || i.weight <= 0) return;
+    const key = JSON.stringify(i.region);
+    const known = found.get(key) ?? { region: i.region, influences: [] };
+    known.influences.push(k);
+    found.set(key, known);
+  });
+  const out: LoadedRegion[] = [];
+  for (const { region, influences } of found.values())
+    out.push({
+      mask: maskOf(await pictures(region.content), region, request.width, request.height),
+      influences,
+    });
+  return out;
 }

@@ -1,4 +1,22 @@
-import { GIVES, READINGS, TYPED_MAX_WEIGHT, type Gives, type Reading } from '@urbild/core';
+import {
+  GIVES,
+  IDENTITY_PARTS,
+  MEDIA,
+  READINGS,
+  TYPED_MAX_WEIGHT,
+  type Gives,
+  type IdentityPart,
+  type KnownName,
+  type Medium,
+  type Reading,
+  type TraitSheet,
+} from '@urbild/core';
+import type { FaceFrame } from './traits/frame';
+import { readFace, readJoints, readTraitSheet, type Joints } from './requestFacts';
+import { asObject, flag, number, oneOf, RequestError, text, whole } from './requestFields';
+
+export { RequestError } from './requestFields';
+export type { Joints } from './requestFacts';
 
 /** One picture of an influence: its content hash (or a path, for the command line) and its part of the weight. */
 export interface RequestPicture {
@@ -6,6 +24,20 @@ export interface RequestPicture {
   readonly weight: number;
   /** Where a person put its horizon, 0 top .. 1 bottom; read from the picture when absent. */
   readonly horizon?: number;
+  /** Where its face lies, found by a model or drawn by a person; without it a picture tells colours of a subject only. */
+  readonly face?: FaceFrame;
+  /** Joints of its main figure; without them a picture gives no pose. */
+  readonly joints?: Joints;
+  /** Traits of whoever it shows; read from the picture when absent. */
+  readonly traits?: TraitSheet;
+}
+
+/** Where something acts: a grey picture, white where it does. */
+export interface RequestMask {
+  readonly content: string;
+  readonly invert: boolean;
+  /** Width of the soft edge in parts of the longer side, 0..0.1. */
+  readonly feather: number;
 }
 
 /** One influence of a request; numbers as in core's Influence. */
@@ -18,7 +50,22 @@ export interface RequestInfluence {
   readonly on: boolean;
   readonly reading: Reading;
   readonly subject?: string;
+  /** Which parts of a character it carries; all when absent. */
+  readonly parts?: readonly IdentityPart[];
+  /** What is known of the character that it shows; goes before what its pictures say. */
+  readonly traits?: TraitSheet;
+  /** Of a shape: whether the picture fills it (usual) or what is around it. */
+  readonly fill?: 'inside' | 'around';
+  /** Where in the picture it acts; everywhere when absent. */
+  readonly region?: RequestMask;
   readonly pictures: readonly RequestPicture[];
+}
+
+/** A picture to start from. */
+export interface RequestStart {
+  readonly content: string;
+  /** 0 the picture itself .. 1 nothing of it. */
+  readonly change: number;
 }
 
 /** What is to be rendered: plain JSON; docs/formats/render-request.md describes it field by field. */
@@ -31,6 +78,13 @@ export interface RenderRequest {
   readonly balance: number;
   /** How freely the seed composes: 0 the same composition for every seed .. 1 a free one. */
   readonly spread: number;
+  /** The medium of the stage; the words' own, or the one nearest to the looks, when absent. */
+  readonly medium?: Medium;
+  /** People and creatures whom the studio knows by name. */
+  readonly names?: readonly KnownName[];
+  readonly start?: RequestStart;
+  /** Only there the start picture changes. */
+  readonly mask?: RequestMask;
   readonly influences: readonly RequestInfluence[];
 }
 
@@ -38,13 +92,6 @@ export interface RenderRequest {
 export const MIN_SIDE = 64;
 export const MAX_SIDE = 2048;
 export const MAX_INFLUENCES = 24;
-
-/** A request that cannot be rendered; the message says which field is wrong and what is allowed. */
-export class RequestError extends Error {
-  override readonly name = 'RequestError';
-}
-
-type Json = Record<string, unknown>;
 
 /**
  * Checks plain JSON against docs/formats/render-request.schema.json and fills in the defaults. Throws
@@ -63,8 +110,53 @@ export function readRequest(json: unknown): RenderRequest {
     seed: whole(r, 'seed', 0, 0xffffffff, 1),
     balance: number(r, 'balance', 0, 2, 1),
     spread: number(r, 'spread', 0, 1, 1),
+    ...(r.medium === undefined ? {} : { medium: oneOf(r, 'medium', MEDIA, 'gouache') }),
+    ...(r.names === undefined ? {} : { names: readNames(r.names) }),
+    ...(r.start === undefined ? {} : { start: readStart(r.start) }),
+    ...(r.mask === undefined ? {} : { mask: readMask(r.mask, 'mask') }),
     influences: influences.map((i, k) => readInfluence(i, `influences[${k}]`)),
   };
+}
+
+function readNames(json: unknown): KnownName[] {
+  if (!Array.isArray(json) || json.length > 200) throw new RequestError('names: a list of at most 200');
+  return json.map((one, k) => {
+    const n = asObject(one, `names[${k}]`);
+    const description = text(n, 'description', '', `names[${k}]`);
+    return { name: text(n, 'name', undefined, `names[${k}]`), ...(description ? { description } : {}) };
+  });
+}
+
+function readStart(json: unknown): RequestStart {
+  const o = asObject(json, 'start');
+  return { content: text(o, 'content', undefined, 'start'), change: number(o, 'change', 0, 1, 0.6, 'start') };
+}
+
+function readMask(json: unknown, at: string): RequestMask {
+  const o = asObject(json, at);
+  return {
+    content: text(o, 'content', undefined, at),
+    invert: flag(o, 'invert', false, at),
+    feather: number(o, 'feather', 0, 0.1, 0.008, at),
+  };
+}
+
+function readPicture(json: unknown, at: string): RequestPicture {
+  const p = asObject(json, at);
+  return {
+    content: text(p, 'content', undefined, at),
+    weight: number(p, 'weight', 0, 4, 1, at),
+    ...(p.horizon === undefined ? {} : { horizon: number(p, 'horizon', 0, 1, 0.5, at) }),
+    ...(p.face === undefined ? {} : { face: readFace(p.face, `${at}.face`) }),
+    ...(p.joints === undefined ? {} : { joints: readJoints(p.joints, `${at}.joints`) }),
+    ...(p.traits === undefined ? {} : { traits: readTraitSheet(p.traits, `${at}.traits`) }),
+  };
+}
+
+function readParts(json: unknown, at: string): IdentityPart[] {
+  if (!Array.isArray(json) || !json.every((p) => (IDENTITY_PARTS as readonly unknown[]).includes(p)))
+    throw new RequestError(`${at}.parts: a list of ${IDENTITY_PARTS.join(', ')}`);
+  return json as IdentityPart[];
 }
 
 function readInfluence(json: unknown, at: string): RequestInfluence {
@@ -81,52 +173,13 @@ function readInfluence(json: unknown, at: string): RequestInfluence {
     weight: number(i, 'weight', 0, TYPED_MAX_WEIGHT, 1, at),
     from,
     to,
-    on: i.on === undefined ? true : i.on === true,
+    on: flag(i, 'on', true, at),
     reading: oneOf(i, 'reading', READINGS, 'normal', at),
     subject: i.subject === undefined ? undefined : text(i, 'subject', undefined, at),
-    pictures: pictures.map((p, k) => {
-      const picture = asObject(p, `${at}.pictures[${k}]`);
-      return {
-        content: text(picture, 'content', undefined, `${at}.pictures[${k}]`),
-        weight: number(picture, 'weight', 0, 4, 1, `${at}.pictures[${k}]`),
-        ...(picture.horizon === undefined
-          ? {}
-          : { horizon: number(picture, 'horizon', 0, 1, 0.5, `${at}.pictures[${k}]`) }),
-      };
-    }),
+    ...(i.parts === undefined ? {} : { parts: readParts(i.parts, at) }),
+    ...(i.traits === undefined ? {} : { traits: readTraitSheet(i.traits, `${at}.traits`) }),
+    ...(i.fill === undefined ? {} : { fill: oneOf(i, 'fill', ['inside', 'around'] as const, 'inside', at) }),
+    ...(i.region === undefined ? {} : { region: readMask(i.region, `${at}.region`) }),
+    pictures: pictures.map((p, k) => readPicture(p, `${at}.pictures[${k}]`)),
   };
-}
-
-function asObject(json: unknown, what: string): Json {
-  if (typeof json !== 'object' || json === null || Array.isArray(json))
-    throw new RequestError(`${what}: an object is expected`);
-  return json as Json;
-}
-
-const path = (at: string | undefined, field: string) => (at ? `${at}.${field}` : field);
-
-function text(o: Json, field: string, fallback: string | undefined, at?: string): string {
-  const value = o[field] ?? fallback;
-  if (typeof value !== 'string' || value.length > 4000)
-    throw new RequestError(`${path(at, field)}: a text of at most 4000 characters`);
-  return value;
-}
-
-function number(o: Json, field: string, low: number, high: number, fallback: number, at?: string): number {
-  const value = o[field] ?? fallback;
-  if (typeof value !== 'number' || !(value >= low && value <= high))
-    throw new RequestError(`${path(at, field)}: a number from ${low} to ${high}`);
-  return value;
-}
-
-function whole(o: Json, field: string, low: number, high: number, fallback: number): number {
-  const value = number(o, field, low, high, fallback);
-  if (!Number.isInteger(value)) throw new RequestError(`${field}: a whole number from ${low} to ${high}`);
-  return value;
-}
-
-function oneOf<T extends string>(o: Json, field: string, allowed: readonly T[], fallback: T, at: string): T {
-  const value = (o[field] ?? fallback) as T;
-  if (!allowed.includes(value)) throw new RequestError(`${path(at, field)}: one of ${allowed.join(', ')}`);
-  return value;
 }

@@ -7,6 +7,7 @@ import {
   givesFactor,
   meanGate,
   meanShares,
+  partsOf,
   pullOf,
   shareAgainstNamedTrait,
   sharesAt,
@@ -106,8 +107,30 @@ describe('shares', () => {
       look({ gives: 'character', subject: 'Ilse' }),
       look({ id: 'b', gives: 'character', subject: 'Marek' }),
     ]);
-    expect(sharesAt(m, 'identity', 0.1, 'Ilse').influences).toEqual([1, 0]);
+    expect(sharesAt(m, 'identity', 0.1, { subject: 'Ilse' }).influences).toEqual([1, 0]);
     expect(sharesAt(m, 'identity', 0.1).influences).toEqual([0.5, 0.5]);
+  });
+});
+
+describe('parts of an identity', () => {
+  const m = mixOf([
+    look({ gives: 'face' }),
+    look({ id: 'b', gives: 'outfit' }),
+    look({ id: 'c', gives: 'character', weight: 0.5, parts: ['clothes', 'build'] }),
+  ]);
+
+  test('a face and an outfit do not take from each other', () => {
+    expect(sharesAt(m, 'identity', 0.1, { part: 'face' }).influences).toEqual([1, 0, 0]);
+    expect(sharesAt(m, 'identity', 0.1, { part: 'build' }).influences).toEqual([0, 0, 0.5]);
+    const clothes = sharesAt(m, 'identity', 0.1, { part: 'clothes' });
+    expect(clothes.influences[1]).toBeCloseTo(2 / 3, 12);
+    expect(clothes.influences[2]).toBeCloseTo(1 / 3, 12);
+  });
+
+  test('whole people carry every part, looks and things none', () => {
+    expect(partsOf({ gives: 'everything' })).toEqual(partsOf({ gives: 'character' }));
+    expect(partsOf({ gives: 'character', parts: ['hair'] })).toEqual(['hair']);
+    for (const gives of ['look', 'thing', 'pose', 'layout'] as const) expect(partsOf({ gives })).toEqual([]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { clamp, smoothstep } from '../maths/scalar';
-import type { Channel, Gives, Influence, Weighing } from './types';
+import { IDENTITY_PARTS, type Channel, type Gives, type IdentityPart, type Influence, type Weighing } from './types';
 
 /** Where a channel is decided on the course: 1 fully, 0 not any more (or not yet). `t` is 0..1. */
 export function envelope(channel: Channel, t: number): number {
@@ -36,6 +36,34 @@ export const givesFactor = (gives: Gives, channel: Channel): number => FACTORS[g
 /** The channels that `gives` acts on. */
 export const channelsOf = (gives: Gives): Channel[] => Object.keys(FACTORS[gives]) as Channel[];
 
+/** The parts of an identity that an influence pulls on: a face and an outfit do not take from each other. */
+export function partsOf({ gives, parts }: Pick<Influence, 'gives' | 'parts'>): readonly IdentityPart[] {
+  switch (gives) {
+    case 'face':
+      return ['face', 'hair'];
+    case 'outfit':
+      return ['clothes'];
+    case 'character':
+      return parts ?? IDENTITY_PARTS;
+    case 'everything':
+      return IDENTITY_PARTS;
+    default:
+      return [];
+  }
+}
+
+/** Whose identity, and which part of it, shares are asked for. */
+export interface Aim {
+  /** Influences bound to another subject do not count. */
+  readonly subject?: string;
+  /** Influences that do not carry this part do not count. */
+  readonly part?: IdentityPart;
+}
+
+const aimsAt = (i: Influence, { subject, part }: Aim): boolean =>
+  !(subject !== undefined && i.subject !== undefined && i.subject !== subject) &&
+  !(part !== undefined && !partsOf(i).includes(part));
+
 /** Width of the smooth ramps just inside the ends of a span, in parts of the course. */
 export const RAMP = 0.04;
 
@@ -68,14 +96,10 @@ export interface Shares {
   readonly over: number;
 }
 
-/**
- * The shares on `channel` at the moment `t` (0..1). With `subject`, influences bound to another subject do not count.
- */
-export function sharesAt(mix: Weighing, channel: Channel, t: number, subject?: string): Shares {
+/** The shares on `channel` at the moment `t` (0..1), of all influences or of those that aim at somebody. */
+export function sharesAt(mix: Weighing, channel: Channel, t: number, aim: Aim = {}): Shares {
   const pulls = mix.influences.map((influence) =>
-    subject !== undefined && influence.subject !== undefined && influence.subject !== subject
-      ? 0
-      : pullOf(influence, channel, t, mix.balance),
+    aimsAt(influence, aim) ? pullOf(influence, channel, t, mix.balance) : 0,
   );
   return sharesFromPulls(pulls);
 }
@@ -97,7 +121,7 @@ const STEPS = 200;
  * (by nothing where the envelope is 0 throughout). The whole course for what is decided at once, the part of a level
  * for what is synthesised level by level.
  */
-export function meanShares(mix: Weighing, channel: Channel, from = 0, to = 1, subject?: string): Shares {
+export function meanShares(mix: Weighing, channel: Channel, from = 0, to = 1, aim: Aim = {}): Shares {
   let weights = 0;
   for (let i = 0; i < STEPS; i++) weights += envelope(channel, moment(i, from, to));
   const flat = weights === 0;
@@ -107,7 +131,7 @@ export function meanShares(mix: Weighing, channel: Channel, from = 0, to = 1, su
     const t = moment(i, from, to);
     const weight = flat ? 1 / STEPS : envelope(channel, t) / weights;
     if (!weight) continue;
-    const at = sharesAt(mix, channel, t, subject);
+    const at = sharesAt(mix, channel, t, aim);
     at.influences.forEach((share, k) => (sums[k] += weight * share));
     over += weight * at.over;
   }

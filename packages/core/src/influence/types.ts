@@ -19,6 +19,10 @@ export type Gives = (typeof GIVES)[number];
 export const CHANNELS = ['layout', 'pose', 'identity', 'colour', 'surface'] as const;
 export type Channel = (typeof CHANNELS)[number];
 
+/** What an identity is made of; a character may carry some of them only. */
+export const IDENTITY_PARTS = ['face', 'hair', 'build', 'clothes'] as const;
+export type IdentityPart = (typeof IDENTITY_PARTS)[number];
+
 /** How closely a reference is read, apart from its weight. */
 export const READINGS = ['hint', 'loose', 'normal', 'close'] as const;
 export type Reading = (typeof READINGS)[number];
@@ -41,6 +45,8 @@ export interface Influence {
   readonly on: boolean;
   /** Whose identity this carries, where two subjects stand in one picture; undefined acts on every subject. */
   readonly subject?: string;
+  /** The parts of an identity that a character carries; all of them when absent. */
+  readonly parts?: readonly IdentityPart[];
 }
 
 /** What the formula needs of a mix. */

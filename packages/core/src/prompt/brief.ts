@@ -142,6 +142,8 @@ export interface Held {
 export interface PersonBrief extends Placed {
   readonly kind: 'person';
   readonly cast?: CastName;
+  /** The name that the studio knows this person by; the cast's own names are in `cast`. */
+  readonly name?: string;
   /** Another person of the same description; 0 when absent. */
   readonly variant?: number;
   readonly age?: Age;
@@ -171,6 +173,7 @@ export interface CreatureBrief extends Placed {
   readonly kind: 'creature';
   readonly species: string;
   readonly cast?: CastName;
+  readonly name?: string;
   readonly colour?: NamedColour;
   readonly action?: Action;
   readonly view?: View;
@@ -214,3 +217,13 @@ export interface SceneBrief {
 /** The people of a brief. */
 export const peopleOf = (brief: SceneBrief): PersonBrief[] =>
   brief.entities.filter((e): e is PersonBrief => e.kind === 'person');
+
+/** Somebody whom a studio knows by name, and the words that describe them. */
+export interface KnownName {
+  readonly name: string;
+  /** "a girl with a green coat", "a small dog"; nothing is known without. */
+  readonly description?: string;
+}
+
+/** The name of an entity, of the cast or of the studio; undefined for whoever has none. */
+export const nameOf = (e: Entity): string | undefined => (e.kind === 'thing' ? undefined : (e.cast ?? e.name));

@@ -27,6 +27,7 @@ export interface EntityDraft {
   relation?: { how: Relation['how']; target: EntityDraft; also: readonly EntityDraft[] };
   colour?: NamedColour;
   cast?: CastName;
+  name?: string;
   age?: Age;
   sex?: 'woman' | 'man';
   build?: 'thin' | 'round';

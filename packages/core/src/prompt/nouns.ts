@@ -1,4 +1,5 @@
-import type { Age, CastName, NamedColour, Placed, Relation, TextSpan, UnderstoodSpan, View } from './brief';
+import { CAST_NAMES } from './brief';
+import type { Age, NamedColour, Placed, Relation, TextSpan, UnderstoodSpan, View } from './brief';
 import { isAnimate, nothingPending, shaded, type EntityDraft, type Pending } from './draft';
 import { HOLDABLE, SMALL_CREATURES } from './english/things';
 import { lookUp, on, type Axis, type Found } from './lexicon';
@@ -53,10 +54,17 @@ export abstract class NounReader {
     );
   }
 
+  /** What the studio knows of somebody by name. */
+  protected known(_name: string): Partial<EntityDraft> {
+    return {};
+  }
+
   protected person(found: Found): boolean {
-    const cast = on(found, 'cast') as CastName | undefined;
+    const named = on(found, 'cast');
+    const cast = CAST_NAMES.find((c) => c === named);
+    const name = cast ? undefined : named;
     const noun = on(found, 'person');
-    if (!cast && !noun) return false;
+    if (!named && !noun) return false;
     const [age, sex] = (noun ?? '').split(' ') as [Age?, string?];
     const draft: EntityDraft = {
       kind: cast === 'Brom' ? 'creature' : 'person',
@@ -67,17 +75,18 @@ export abstract class NounReader {
       holds: [],
     };
     if (cast) draft.cast = cast;
+    else if (name) Object.assign(draft, this.known(name), { name });
     else {
       draft.age = age;
       if (sex === 'woman' || sex === 'girl') draft.sex = 'woman';
       if (sex === 'man' || sex === 'boy') draft.sex = 'man';
     }
     if (this.negated) {
-      this.refused.add(cast ? `cast: ${cast}` : 'person');
+      this.refused.add(named ? `cast: ${named}` : 'person');
       this.closeNoun();
       return true;
     }
-    const known = cast && this.entities.find((e) => e.cast === cast);
+    const known = named && this.entities.find((e) => (e.cast ?? e.name) === named);
     if (known) {
       this.current = known;
       this.group = [known];

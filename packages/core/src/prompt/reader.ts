@@ -1,5 +1,5 @@
 import type { Action, Age, Expression, Pattern, Placed, Relation, View } from './brief';
-import { isAnimate, nothingPending, type Pending } from './draft';
+import { isAnimate, nothingPending, type EntityDraft, type Pending } from './draft';
 import { COLOUR_VALUES } from './english/colours';
 import { DETERMINERS, GRAMMAR, NEGATIONS } from './english/grammar';
 import { lookUp, on, type Axis, type Found } from './lexicon';
@@ -14,6 +14,25 @@ const GLOBAL: readonly Axis[] = ['time', 'weather', 'season', 'light', 'framing'
  * the last subject, prepositions tie the next noun to the last one. Never throws.
  */
 export class Reader extends NounReader {
+  /** `names` are people and creatures whom the studio knows, with what their descriptions were read as. */
+  constructor(private readonly names: ReadonlyMap<string, Partial<EntityDraft>> = new Map()) {
+    super();
+  }
+
+  protected override known(name: string): Partial<EntityDraft> {
+    return this.names.get(name) ?? {};
+  }
+
+  /** A name of the studio's at token `at`, written as it is or in another case. */
+  protected nameAt(tokens: readonly Token[], at: number): Found | undefined {
+    for (const name of this.names.keys()) {
+      const words = tokenise(name).map((t) => t.word);
+      if (words.length && words.every((w, k) => tokens[at + k]?.word === w))
+        return { count: words.length, meanings: [{ axis: 'cast', value: name }], plural: false, doing: false };
+    }
+    return undefined;
+  }
+
   read(text: string): void {
     const tokens = tokenise(text);
     for (let i = 0; i < tokens.length;) {
@@ -30,7 +49,7 @@ export class Reader extends NounReader {
         i++;
         continue;
       }
-      const found = lookUp(tokens, i);
+      const found = this.nameAt(tokens, i) ?? lookUp(tokens, i);
       if (found) {
         this.note(text, token, tokens[i + found.count - 1].end, found);
         this.take(found, tokens[i + found.count]);

@@ -314,3 +314,40 @@ describe('words', () => {
     expect(understand('marsh '.repeat(1000)).text.length).toBe(MAX_PROMPT_LENGTH);
   });
 });
+
+describe('names that a studio knows', () => {
+  const names = [
+    { name: 'Nora Quill', description: 'an old woman with white hair in a bun, in a green coat' },
+    { name: 'Patch', description: 'a small brown dog' },
+    { name: 'Ilse', description: 'a man' },
+  ];
+  const read = (prompt: string) => understand(prompt, '', names).entities;
+
+  test('stand for their descriptions, which the words of the prompt overrule', () => {
+    expect(read('Nora Quill reading in the attic')[0]).toMatchObject({
+      name: 'Nora Quill',
+      age: 'old',
+      sex: 'woman',
+      action: 'read',
+      hair: { style: 'bun' },
+    });
+    const [nora] = read('nora quill in a red coat');
+    expect(nora).toMatchObject({
+      kind: 'person',
+      garments: expect.arrayContaining([{ kind: 'coat', colour: expect.objectContaining({ name: 'red' }) }]),
+    });
+  });
+
+  test('may be creatures, and one name is one body', () => {
+    expect(read('Patch on the pier, Patch is running')).toEqual([
+      expect.objectContaining({ kind: 'creature', species: 'dog', name: 'Patch' }),
+    ]);
+  });
+
+  test('never change the cast, and are understood words', () => {
+    expect(read('Ilse on the pier')[0]).toMatchObject({ cast: 'Ilse' });
+    const { unheard, understood } = understand('Nora Quill on the pier', '', names);
+    expect(unheard).toEqual([]);
+    expect(understood[0].means).toBe('cast: Nora Quill');
+  });
+});

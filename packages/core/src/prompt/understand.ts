@@ -1,4 +1,17 @@
-import type { Action, Entity, Framing, Medium, PlaceName, Relation, SceneBrief, Season, Time, Weather } from './brief';
+import { CAST_NAMES } from './brief';
+import type {
+  Action,
+  Entity,
+  Framing,
+  KnownName,
+  Medium,
+  PlaceName,
+  Relation,
+  SceneBrief,
+  Season,
+  Time,
+  Weather,
+} from './brief';
 import type { EntityDraft } from './draft';
 import { LANDMARKS } from './english/places';
 import type { Axis } from './lexicon';
@@ -65,21 +78,37 @@ const INDOOR_THINGS: Readonly<Record<string, PlaceName>> = {
   peaks: 'mountains',
 };
 
+/** What the descriptions of known people and creatures say, by name; the cast's own names are known anyway. */
+function draftsOf(names: readonly KnownName[]): Map<string, Partial<EntityDraft>> {
+  const drafts = new Map<string, Partial<EntityDraft>>();
+  for (const { name, description } of names) {
+    if (!name.trim() || CAST_NAMES.some((c) => c === name)) continue;
+    const reader = new Reader();
+    reader.read((description ?? '').slice(0, MAX_PROMPT_LENGTH));
+    const first = reader.entities.find((e) => e.kind !== 'thing');
+    drafts.set(name, first ? { ...first, count: 1, relation: undefined } : {});
+  }
+  return drafts;
+}
+
 /**
  * Reads a prompt: words -> what to draw. `avoid` holds words that shall not appear; a "no ..." or "without ..." in the
  * text does the same. Unknown words are reported in `unheard`, never silently dropped. Text beyond
- * {@link MAX_PROMPT_LENGTH} characters is not read. Deterministic; never throws.
+ * {@link MAX_PROMPT_LENGTH} characters is not read. `names` are people and creatures whom the studio knows, with their
+ * descriptions. Deterministic; never throws.
  */
-export function understand(prompt: string, avoid = ''): SceneBrief {
+export function understand(prompt: string, avoid = '', names: readonly KnownName[] = []): SceneBrief {
   const text = prompt.slice(0, MAX_PROMPT_LENGTH);
-  const reader = new Reader();
+  const reader = new Reader(draftsOf(names));
   reader.read(text);
   const refused = new Set(reader.refused);
   if (avoid.trim()) {
     const unwanted = new Reader();
     unwanted.read(avoid.slice(0, MAX_PROMPT_LENGTH));
     for (const e of unwanted.entities.filter((d) => d.kind !== 'person' || d.cast || d.age))
-      refused.add(e.cast ? `cast: ${e.cast}` : e.kind === 'person' ? 'person' : `${e.kind}: ${e.what}`);
+      refused.add(
+        (e.cast ?? e.name) ? `cast: ${e.cast ?? e.name}` : e.kind === 'person' ? 'person' : `${e.kind}: ${e.what}`,
+      );
     for (const [axis, values] of unwanted.heard) for (const v of values) refused.add(`${axis}: ${v}`);
     for (const e of unwanted.entities) for (const g of e.garments) refused.add(`garment: ${g.kind}`);
   }
@@ -125,7 +154,8 @@ export function understand(prompt: string, avoid = ''): SceneBrief {
 
 function isRefused(e: EntityDraft, refused: ReadonlySet<string>): boolean {
   if (e.kind === 'person' && refused.has('person')) return true;
-  if (e.cast) return refused.has(`cast: ${e.cast}`) || (e.cast === 'Brom' && refused.has('creature: heron'));
+  if (e.cast ?? e.name)
+    return refused.has(`cast: ${e.cast ?? e.name}`) || (e.cast === 'Brom' && refused.has('creature: heron'));
   if (e.kind === 'person') return false;
   return refused.has(`${e.kind}: ${e.what}`);
 }
@@ -200,9 +230,9 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
       relation,
     };
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
-    const { kind, what, cast, colour, action, view, holds, ...traits } = e;
+    const { kind, what, cast, name, colour, action, view, holds, ...traits } = e;
     if (kind === 'thing') return { kind, thing: what, colour, ...placed };
-    if (kind === 'creature') return { kind, species: what, cast, colour, action, view, garments, ...placed };
+    if (kind === 'creature') return { kind, species: what, cast, name, colour, action, view, garments, ...placed };
     const {
       age,
       sex,
@@ -221,6 +251,6 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
     } = traits;
     const looks = { age, sex, build, skin, hair, beard, moustache, freckles, glasses, earring, eyes };
     const inHand = holds.filter((h) => !refused.has(`thing: ${h.what}`));
-    return { kind, cast, ...looks, garments, clothes, bare, holds: inHand, action, expression, view, ...placed };
+    return { kind, cast, name, ...looks, garments, clothes, bare, holds: inHand, action, expression, view, ...placed };
   });
 }

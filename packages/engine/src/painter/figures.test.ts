@@ -126,7 +126,7 @@ describe('views and poses', () => {
         width: 320,
         height: 240,
         seed: 2,
-        hints: { pose: { joints: { 'far hand': [0.4, -1.1] }, share } },
+        hints: { pose: { left: { hand: [-0.4, -1.1] }, right: { hand: [0.4, -1.1] }, share } },
       }).figures[0].joints['far hand'];
     expect(hand(0)[1]).toBeGreaterThan(hand(0.5)[1]);
     expect(hand(0.5)[1]).toBeGreaterThan(hand(1)[1] + 1);

@@ -1,5 +1,5 @@
 import type { Medium, SceneBrief } from '@urbild/core';
-import { compose } from './compose';
+import { compose, type ComposeOptions } from './compose';
 import type { FigureRecord } from './figures/record';
 import { paletteFor, renderScene, type MediumPalette } from './media';
 import type { LayoutHints } from './places';
@@ -38,6 +38,8 @@ export interface PaintOptions {
   /** 0 the same composition for every seed, 1 a free one (usual). */
   readonly spread?: number;
   readonly hints?: LayoutHints;
+  readonly identities?: ComposeOptions['identities'];
+  readonly light?: ComposeOptions['light'];
   /** The words' medium, or gouache, when absent. */
   readonly medium?: Medium;
   /** A palette of the medium by name; the words' own inks, or the usual one, when absent. */

@@ -1,9 +1,9 @@
 import {
-  CHANNELS,
   meanGate,
   meanShares,
   smoothstep,
   type Channel,
+  type IdentityPart,
   type Influence,
   type Reading,
   type Weighing,
@@ -19,6 +19,9 @@ export interface ShareRecord {
   readonly channel: Channel;
   readonly from: number;
   readonly to: number;
+  /** Whose identity, and which part of it; absent for what is decided for the whole picture. */
+  readonly subject?: string;
+  readonly part?: IdentityPart;
   /** One per influence, in the mix's order. */
   readonly influences: readonly number[];
   readonly words: number;
@@ -42,6 +45,9 @@ export interface SynthesisPlan {
   readonly colour: readonly number[];
   /** Per influence: share of the layout. */
   readonly layout: readonly number[];
+  /** Per influence: share of the pose, and of what a thing is. */
+  readonly pose: readonly number[];
+  readonly identity: readonly number[];
   readonly levels: readonly LevelPlan[];
   /** How much stage detail is given back at the end, 0..1. */
   readonly detail: number;
@@ -67,10 +73,14 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     log.push({ channel, from, to, ...mean });
     return mean;
   };
-  for (const channel of CHANNELS)
-    if (channel !== 'colour' && channel !== 'layout' && channel !== 'surface') take(channel, 0, 1);
-  const colour = take('colour', 0, 1).influences.map((s, i) => (influences[i].reading === 'hint' ? s / 2 : s));
-  const layout = take('layout', 0, 1).influences.map((s, i) => (influences[i].reading === 'hint' ? 0 : s));
+  const unlessHint = (shares: readonly number[], hinted: (share: number) => number) =>
+    shares.map((s, i) => (influences[i].reading === 'hint' ? hinted(s) : s));
+  const nothing = () => 0;
+  const half = (s: number) => s / 2;
+  const colour = unlessHint(take('colour', 0, 1).influences, half);
+  const layout = unlessHint(take('layout', 0, 1).influences, nothing);
+  const pose = unlessHint(take('pose', 0, 1).influences, nothing);
+  const identity = unlessHint(take('identity', 0, 1).influences, half);
   const surfaceOver = meanShares(mix, 'surface').over;
   const parts = surfaceOver > 1.35 ? [1 / 16, ...PARTS] : PARTS;
   const n = parts.length;
@@ -85,7 +95,7 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     };
   });
   const close = influences.some((i) => i.on && i.weight > 0 && i.reading === 'close');
-  return { colour, layout, levels, detail: close ? 0.6 : 0.35, log };
+  return { colour, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { CreatureBrief, Entity, PersonBrief, SceneBrief, ThingBrief } from '@urbild/core';
 import { CREATURES } from '../creatures';
+import { withBody, withTraits, type TraitPulls } from '../figures/fromTraits';
 import { personFrom } from '../figures/fromWords';
 import type { Person } from '../figures/person';
 import { THINGS } from '../things';
@@ -27,7 +28,11 @@ const TALL = 5.6;
 const FURNITURE: ReadonlySet<string> = new Set(['stove', 'bed', 'clock', 'ladder', 'shelf']);
 
 /** All bodies of a brief, in the order of the words; those that carry others come before them. */
-export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; readonly indoor: boolean }): Actor[] {
+export function actorsOf(
+  brief: SceneBrief,
+  place: { readonly water: boolean; readonly indoor: boolean },
+  identities: ReadonlyMap<number, TraitPulls> = new Map(),
+): Actor[] {
   const made = new Map<number, Actor[]>();
   const carriers = new Map<number, { index: number; how: string }>();
   const sills = new Set<number>();
@@ -71,7 +76,7 @@ export function actorsOf(brief: SceneBrief, place: { readonly water: boolean; re
       const room = !seat || taken < seats.length || seat.width > (e.kind === 'person' ? 1.2 : 0.5) * (1 + taken);
       const on = room ? seat : undefined;
       if (on && carrier) seated.set(carrier.index, taken + 1);
-      list.push(actor(e, i, k, on, place));
+      list.push(actor(e, i, k, on, place, k ? undefined : identities.get(i)));
     }
     return list;
   };
@@ -87,22 +92,24 @@ function actor(
   nth: number,
   on: Actor | undefined,
   place: { readonly water: boolean; readonly indoor: boolean },
+  pulls?: TraitPulls,
 ): Actor {
   const size = e.size ? SIZES[e.size] : 1;
   switch (e.kind) {
     case 'person':
-      return personActor(e, entity, nth, on);
+      return personActor(e, entity, nth, on, pulls);
     case 'creature':
-      return creatureActor(e, entity, size, on, place.water);
+      return creatureActor(pulls ? withBody(e, pulls) : e, entity, size, on, place.water);
     case 'thing':
       return thingActor(e, entity, size, on, place);
   }
 }
 
-function personActor(said: PersonBrief, entity: number, nth: number, on?: Actor): Actor {
+function personActor(said: PersonBrief, entity: number, nth: number, on?: Actor, pulls?: TraitPulls): Actor {
   // what one holds, the others do not
   const e = nth ? { ...said, holds: [] } : said;
-  const person = personFrom(e, nth);
+  const own = personFrom(e, nth);
+  const person = pulls ? withTraits(own, e, pulls) : own;
   return {
     entity,
     brief: e,

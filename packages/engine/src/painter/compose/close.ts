@@ -1,6 +1,6 @@
 import type { SceneBrief } from '@urbild/core';
 import { paintPerson } from '../figures/paintPerson';
-import type { Staging } from '../places';
+import type { LayoutHints, Staging } from '../places';
 import { seenBy } from '../stage/camera';
 import type { Scene } from '../stage/scene';
 import type { Actor } from './actors';
@@ -23,7 +23,13 @@ function stepNearer(scene: Scene, at: Staging, k: number): void {
 }
 
 /** A portrait or half figure before the place seen from nearer. */
-export function paintClose(scene: Scene, brief: SceneBrief, actors: readonly Actor[], at: Staging): void {
+export function paintClose(
+  scene: Scene,
+  brief: SceneBrief,
+  actors: readonly Actor[],
+  at: Staging,
+  hints: LayoutHints,
+): void {
   const { width: W, height: H } = scene;
   const portrait = brief.framing === 'portrait';
   stepNearer(scene, at, portrait ? 1.5 : 1.22);
@@ -58,6 +64,7 @@ export function paintClose(scene: Scene, brief: SceneBrief, actors: readonly Act
       asleep: said === 'sleep',
       holds: portrait && !holds.length ? [] : holds,
       entity: a.entity,
+      pose: i === 0 ? hints.pose : undefined,
     });
   });
 }

@@ -1,5 +1,6 @@
 import { mixLch, type SceneBrief } from '@urbild/core';
-import { environmentFor } from '../light/environment';
+import type { TraitPulls } from '../figures/fromTraits';
+import { environmentFor, type Environment } from '../light/environment';
 import { PLACE_PAINTERS, type LayoutHints, type Staging } from '../places';
 import { paintPrecipitation } from '../sky/precipitation';
 import { REGION } from '../stage/region';
@@ -35,20 +36,27 @@ export interface ComposeOptions {
   /** 0 the same composition for every seed, 1 a free one. */
   readonly spread?: number;
   readonly hints?: LayoutHints;
+  /** What pulls on the identity of people and creatures, by the index of the entity. */
+  readonly identities?: ReadonlyMap<number, TraitPulls>;
+  /** The light, where references decide it with the words. */
+  readonly light?: Environment;
 }
 
 /** Composes a scene for a brief: place, light, people, creatures, things, weather. Deterministic for a seed. */
-export function compose(brief: SceneBrief, { width, height, seed, spread = 1, hints = {} }: ComposeOptions): Scene {
+export function compose(
+  brief: SceneBrief,
+  { width, height, seed, spread = 1, hints = {}, identities, light }: ComposeOptions,
+): Scene {
   const scene = new Scene(
     width,
     height,
-    environmentFor(brief.time, brief.weather, brief.season, brief.light),
+    light ?? environmentFor(brief.time, brief.weather, brief.season, brief.light),
     seed,
     spread,
   );
   brief.avoid.forEach((what) => scene.refused.add(what));
   const water = WATER.has(brief.place);
-  const actors = actorsOf(brief, { water, indoor: ROOMS.has(brief.place) });
+  const actors = actorsOf(brief, { water, indoor: ROOMS.has(brief.place) }, identities);
   const bodies = actors.filter((a) => a.brief.kind !== 'thing');
   const close = bodies.length > 0 && (brief.framing === 'portrait' || brief.framing === 'half figure');
   const crew = water && !close && brief.place !== 'market quay' ? crewOf(actors) : [];
@@ -58,7 +66,7 @@ export function compose(brief: SceneBrief, { width, height, seed, spread = 1, hi
     hints,
     scene,
   );
-  if (close) paintClose(scene, brief, actors, staging);
+  if (close) paintClose(scene, brief, actors, staging, hints);
   else paintWhole(scene, brief, actors, crew, staging, hints);
   if (!ROOMS.has(brief.place)) paintPrecipitation(scene, staging.horizon);
   return scene;

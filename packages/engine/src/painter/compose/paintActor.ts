@@ -54,7 +54,7 @@ export function paintActor(
     const seat = a.on || spot.edge ? 'raised' : 'ground';
     paintPerson(scene, a.person, {
       x,
-      y: y - baseOf({ action, seat }) * size,
+      y: y - baseOf({ action, seat, pose: spot.pose, flip }) * size,
       seat,
       head: size,
       depth,

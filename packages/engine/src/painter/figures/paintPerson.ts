@@ -19,11 +19,13 @@ import { recordFigure } from './record';
 import { paintSatchel } from './satchel';
 import { HIPS, trunkOf, type Trunk } from './trunk';
 
-/** A body found elsewhere: joints in head heights from the pit of the neck, and how far they overrule the pose, 0..1. */
+/** The joints of one side of a body, in head heights from the pit of the neck, y down. */
+export type SideJoints = Readonly<Partial<Record<'hand' | 'elbow' | 'foot' | 'knee', readonly [number, number]>>>;
+
+/** A body found elsewhere, by the sides of its picture, and how far it overrules the pose of the words, 0..1. */
 export interface PoseHint {
-  readonly joints: Partial<
-    Readonly<Record<'far hand' | 'near hand' | 'far foot' | 'near foot', readonly [number, number]>>
-  >;
+  readonly left: SideJoints;
+  readonly right: SideJoints;
   readonly share: number;
 }
 
@@ -60,26 +62,51 @@ const bodyYawOf = (yaw: number) =>
 function posed(place: PersonPlace, reach: Reach): Pose {
   const yaw = (bodyYawOf(place.yaw) * Math.PI) / 180;
   const pose = poseFor(place.action, { sin: Math.sin(yaw), cos: Math.cos(yaw) }, place.seat ?? 'raised');
-  return pulled({ ...pose, far: reach.far ?? pose.far, near: reach.near ?? pose.near }, place.pose);
+  return pulled({ ...pose, far: reach.far ?? pose.far, near: reach.near ?? pose.near }, place.pose, !!place.flip);
 }
 
-/** Hands and feet moved towards the joints of a hint. */
-function pulled(pose: Pose, hint: PoseHint | undefined): Pose {
-  if (!hint) return pose;
+/** Hands and feet moved towards the joints of a hint; beyond half of the way elbows and knees bend as there. */
+function pulled(pose: Pose, hint: PoseHint | undefined, flip: boolean): Pose {
+  if (!hint || hint.share <= 0) return pose;
+  const { share } = hint;
+  // the far side is drawn on the right unless the figure is mirrored
+  const mirrored = (s: SideJoints): SideJoints =>
+    flip ? Object.fromEntries(Object.entries(s).map(([k, [x, y]]) => [k, [-x, y] as const])) : s;
+  const far = mirrored(flip ? hint.left : hint.right);
+  const near = mirrored(flip ? hint.right : hint.left);
   const towards = (from: Point, to: readonly [number, number] | undefined): Point =>
-    to ? [lerp(from[0], to[0], hint.share), lerp(from[1], to[1], hint.share)] : from;
-  const { joints } = hint;
+    to ? [lerp(from[0], to[0], share), lerp(from[1], to[1], share)] : from;
+  const arm = (own: ArmPose, side: SideJoints, shoulder: Point): ArmPose => ({
+    ...own,
+    hand: towards(own.hand, side.hand),
+    bend: share > 0.5 && side.hand && side.elbow ? bendOf(shoulder, side.elbow, side.hand) : own.bend,
+  });
+  const legs = pose.legs.map((leg, i) => {
+    const side = i === 0 ? far : near;
+    return {
+      ...leg,
+      knee: leg.knee && side.knee ? towards(leg.knee, side.knee) : leg.knee,
+      foot: towards(leg.foot, side.foot),
+    };
+  });
+  const lowest = Math.max(...legs.map((l) => l.foot[1]));
+  const stands = far.foot ?? near.foot;
   return {
     ...pose,
-    far: { ...pose.far, hand: towards(pose.far.hand, joints['far hand']) },
-    near: { ...pose.near, hand: towards(pose.near.hand, joints['near hand']) },
-    legs: pose.legs.map((leg, i) => ({ ...leg, foot: towards(leg.foot, joints[i === 0 ? 'far foot' : 'near foot']) })),
+    far: arm(pose.far, far, [0.4, 0.2]),
+    near: arm(pose.near, near, [-0.4, 0.2]),
+    legs,
+    base: stands && !pose.seated ? lerp(pose.base, lowest + 0.12, share) : pose.base,
   };
 }
 
+/** Which way a joint bends between two others: the sign of the turn. */
+const bendOf = (from: Point, joint: readonly [number, number], to: readonly [number, number]): 1 | -1 =>
+  (to[0] - from[0]) * (joint[1] - from[1]) - (to[1] - from[1]) * (joint[0] - from[0]) > 0 ? 1 : -1;
+
 /** How far below the pit of the neck a person's body is carried, in head heights. */
-export const baseOf = ({ action, seat }: Pick<PersonPlace, 'action' | 'seat'>): number =>
-  poseFor(action, { sin: 0, cos: 1 }, seat ?? 'raised').base;
+export const baseOf = ({ action, seat, pose, flip }: Pick<PersonPlace, 'action' | 'seat' | 'pose' | 'flip'>): number =>
+  pulled(poseFor(action, { sin: 0, cos: 1 }, seat ?? 'raised'), pose, !!flip).base;
 
 /** Paints a person. */
 export function paintPerson(scene: Scene, person: Person, place: PersonPlace): void {

@@ -1,0 +1,90 @@
+import {
+  fuseTraits,
+  IDENTITY_PARTS,
+  meanShares,
+  nameOf,
+  partsOf,
+  type Entity,
+  type IdentityPart,
+  type Picture,
+  type SceneBrief,
+  type TraitSheet,
+} from '@urbild/core';
+import type { TraitPulls } from '../painter/figures/fromTraits';
+import type { RequestInfluence } from '../request';
+import type { ShareRecord } from '../synthesis/plan';
+import { readTraits } from '../traits/readTraits';
+
+/** The pulls on every person and creature of a brief, by the index of the entity, and the shares behind them. */
+export interface Identities {
+  readonly of: ReadonlyMap<number, TraitPulls>;
+  readonly log: readonly ShareRecord[];
+  /** Ids of influences whose subject the words do not name, or that found nobody to act on. */
+  readonly idle: readonly string[];
+}
+
+/** The entities that an identity can be given to. */
+const bodies = (brief: SceneBrief): { entity: Entity; index: number }[] =>
+  brief.entities.map((entity, index) => ({ entity, index })).filter(({ entity }) => entity.kind !== 'thing');
+
+/**
+ * Decides who takes which identity. An influence that is bound to a subject acts on the one whom the words call so; where they
+ * call nobody so, on the first whom no other subject claims. One without a subject acts on everybody.
+ */
+export function decideIdentities(
+  brief: SceneBrief,
+  mix: { readonly influences: readonly RequestInfluence[]; readonly balance: number },
+  sheets: ReadonlyMap<string, TraitSheet>,
+): Identities {
+  const of = new Map<number, TraitPulls>();
+  const log: ShareRecord[] = [];
+  const all = bodies(brief);
+  const carriers = mix.influences.filter((i) => i.on && i.weight > 0 && partsOf(i).length > 0);
+  const subjects = [...new Set(carriers.flatMap((i) => i.subject ?? []))];
+  const claimed = new Map<number, string>();
+  for (const subject of subjects) {
+    const found = all.find(({ entity }) => nameOf(entity) === subject);
+    if (found) claimed.set(found.index, subject);
+  }
+  for (const subject of subjects) {
+    if ([...claimed.values()].includes(subject)) continue;
+    const free =
+      all.find(({ index, entity }) => !claimed.has(index) && !nameOf(entity)) ?? all.find((b) => !claimed.has(b.index));
+    if (free) claimed.set(free.index, subject);
+  }
+  const idle = carriers.filter((i) =>
+    i.subject === undefined ? !all.length : ![...claimed.values()].includes(i.subject),
+  );
+  for (const { index } of all) {
+    // nobody's name: only what is bound to no subject acts
+    const subject = claimed.get(index) ?? '';
+    const parts = Object.fromEntries(
+      IDENTITY_PARTS.map((part) => [part, meanShares(mix, 'identity', 0, 1, { subject, part })]),
+    ) as Record<IdentityPart, ReturnType<typeof meanShares>>;
+    const sources = mix.influences.flatMap((influence, k) => {
+      const sheet = sheets.get(influence.id);
+      if (!sheet || !IDENTITY_PARTS.some((p) => parts[p].influences[k] > 0)) return [];
+      // a hint of somebody is half of them
+      const by = influence.reading === 'hint' ? 0.5 : 1;
+      const shares = Object.fromEntries(IDENTITY_PARTS.map((p) => [p, parts[p].influences[k] * by]));
+      return [{ sheet, shares: shares as Record<IdentityPart, number> }];
+    });
+    if (!sources.length) continue;
+    IDENTITY_PARTS.forEach((part) => log.push({ channel: 'identity', subject, part, from: 0, to: 1, ...parts[part] }));
+    const over = Object.fromEntries(IDENTITY_PARTS.map((p) => [p, parts[p].over])) as Record<IdentityPart, number>;
+    of.set(index, { sources, over });
+  }
+  return { of, log, idle: idle.map((i) => i.id) };
+}
+
+/** What is known of whoever an influence shows: told by the request, or read from its pictures and fused. */
+export function sheetOf(influence: RequestInfluence, pictures: ReadonlyMap<string, Picture>): TraitSheet {
+  if (influence.traits) return influence.traits;
+  return fuseTraits(
+    influence.pictures.flatMap((p) => {
+      const picture = pictures.get(p.content);
+      if (!picture) return [];
+      return [p.traits ?? readTraits(picture, p.face).traits];
+    }),
+  );
+}

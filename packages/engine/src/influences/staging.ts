@@ -1,0 +1,175 @@
+import { findHorizon, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
+import { environmentFor, type Environment } from '../painter/light/environment';
+import type { Stage } from '../painter/paint';
+import type { LayoutHints } from '../painter/places';
+import type { RenderRequest, RequestInfluence, RequestPicture } from '../request';
+import type { SynthesisPlan } from '../synthesis/plan';
+import { decideIdentities, sheetOf, type Identities } from './identity';
+import { environmentLike, mixLight } from './light';
+import { holdOf, rearrange } from './masses';
+import { backdropOf, setBefore } from './place';
+import { poseOf } from './pose';
+import { fillShape, silhouette } from './shape';
+import { subjectAlpha, subjectOf } from './subject';
+import { setThing } from './thing';
+
+/** One picture of an influence as it was loaded. */
+export interface LoadedPicture {
+  readonly influence: number;
+  /** Its part of the influence's weight; the parts of one influence sum to 1. */
+  readonly part: number;
+  readonly told: RequestPicture;
+  readonly picture: Picture;
+}
+
+/** Everything that references say to the painter. */
+export interface Direction {
+  readonly hints: LayoutHints;
+  readonly light: Environment;
+  readonly identities: Identities;
+  /** Ids of influences that found in their pictures nothing of what they are to give. */
+  readonly empty: readonly string[];
+}
+
+const CARRIES_IDENTITY: ReadonlySet<string> = new Set(['character', 'face', 'outfit', 'everything']);
+/** Gives whose place on the page guides the painter. */
+const COMPOSES: ReadonlySet<string> = new Set(['layout', 'place', 'everything']);
+
+/** What the references of a request say to the painter about layout, pose, light and people. */
+export function directPainter(
+  request: RenderRequest,
+  brief: SceneBrief,
+  plan: SynthesisPlan,
+  loaded: readonly LoadedPicture[],
+): Direction {
+  const { influences } = request;
+  const gives = (p: LoadedPicture) => influences[p.influence].gives;
+  const empty: string[] = [];
+  const pictures = new Map(loaded.map((p) => [p.told.content, p.picture]));
+  const sheets = new Map<string, TraitSheet>();
+  for (const i of influences)
+    if (CARRIES_IDENTITY.has(i.gives) && loaded.some((p) => influences[p.influence] === i)) {
+      const sheet = sheetOf(i, pictures);
+      sheets.set(i.id, sheet);
+      if (i.gives !== 'everything' && !tellsAnything(sheet, i)) empty.push(i.id);
+    }
+  const hints: LayoutHints = {
+    ...horizonHint(
+      loaded.filter((p) => COMPOSES.has(gives(p))),
+      plan,
+    ),
+    ...subjectHint(
+      loaded.filter((p) => gives(p) === 'layout'),
+      plan,
+    ),
+    ...poseHint(loaded, influences, plan, empty),
+  };
+  let light = environmentFor(brief.time, brief.weather, brief.season, brief.light);
+  for (const p of loaded) {
+    if (gives(p) !== 'light') continue;
+    // the factor of light on colour is .7: a whole share of it is the whole light
+    const share = Math.min(1, (plan.colour[p.influence] * p.part) / 0.7);
+    if (share > 0) light = mixLight(light, environmentLike(p.picture, brief.season), share);
+  }
+  const identities = decideIdentities(brief, { influences, balance: request.balance }, sheets);
+  return { hints, light, identities, empty };
+}
+
+/** The traits that speak of what an influence gives. */
+function tellsAnything(sheet: TraitSheet, { gives }: RequestInfluence): boolean {
+  if (gives === 'outfit') return !!(sheet.upper ?? sheet.lower ?? sheet.headwear);
+  if (gives === 'face') return !!(sheet.skin ?? sheet['face width']);
+  return Object.keys(sheet).length > 0;
+}
+
+function horizonHint(loaded: readonly LoadedPicture[], plan: SynthesisPlan): Pick<LayoutHints, 'horizon'> {
+  let share = 0;
+  let at = 0;
+  for (const { influence, part, told, picture } of loaded) {
+    const pull = plan.layout[influence] * part;
+    if (pull <= 0) continue;
+    const horizon = told.horizon === undefined ? findHorizon(picture) : { at: told.horizon, confidence: 1 };
+    share += pull * horizon.confidence;
+    at += pull * horizon.confidence * horizon.at;
+  }
+  return share > 0 ? { horizon: { at: at / share, share: Math.min(1, share) } } : {};
+}
+
+function subjectHint(loaded: readonly LoadedPicture[], plan: SynthesisPlan): Pick<LayoutHints, 'subject'> {
+  let share = 0;
+  const sum = { x: 0, y: 0, height: 0 };
+  for (const { influence, part, told, picture } of loaded) {
+    const pull = plan.layout[influence] * part;
+    const found = pull > 0 ? subjectOf(picture, told) : undefined;
+    if (!found) continue;
+    const { left, right, top, bottom } = found.box;
+    const k = pull * found.confidence;
+    share += k;
+    sum.x += (k * (left + right)) / 2;
+    sum.y += k * bottom;
+    sum.height += k * (bottom - top);
+  }
+  if (share <= 0) return {};
+  return {
+    subject: { x: sum.x / share, y: sum.y / share, height: sum.height / share, share: Math.min(1, share) },
+  };
+}
+
+function poseHint(
+  loaded: readonly LoadedPicture[],
+  influences: readonly RequestInfluence[],
+  plan: SynthesisPlan,
+  empty: string[],
+): Pick<LayoutHints, 'pose'> {
+  let best: { share: number; pose: NonNullable<ReturnType<typeof poseOf>> } | undefined;
+  for (const { influence, part, told, picture } of loaded) {
+    const share = plan.pose[influence] * part;
+    if (share <= 0) continue;
+    const pose = told.joints && poseOf(told.joints, picture.width / picture.height);
+    if (!pose && influences[influence].gives === 'pose') empty.push(influences[influence].id);
+    // two poses cannot be mixed into a third: the strongest one counts, as far as its own share goes
+    if (pose && share > (best?.share ?? 0)) best = { share, pose };
+  }
+  return best ? { pose: { ...best.pose, share: Math.min(1, best.share) } } : {};
+}
+
+/**
+ * What references do to a painted stage before looks are laid over it: masses of layouts, backdrops, things, silhouettes, in
+ * this order. The result does the same to any picture of the stage's size; `labels` is changed where things are set.
+ */
+export function stageChanges(
+  request: RenderRequest,
+  stage: Pick<Stage, 'labels' | 'figures'>,
+  hints: LayoutHints,
+  plan: SynthesisPlan,
+  loaded: readonly LoadedPicture[],
+  checkpoint: () => void,
+): ((picture: Picture) => Picture)[] {
+  const { influences, width: w, height: h, seed } = request;
+  const shareOf = (p: LoadedPicture, shares: readonly number[]) => shares[p.influence] * p.part;
+  const giving = (gives: string, shares: readonly number[]) =>
+    loaded.filter((p) => influences[p.influence].gives === gives && shareOf(p, shares) > 0.005);
+  const changes: ((picture: Picture) => Picture)[] = [];
+  const masses = giving('layout', plan.layout).map((p) => ({ picture: p.picture, share: shareOf(p, plan.layout) }));
+  if (masses.length)
+    changes.push((picture) => rearrange(picture, stage.labels, stage.figures, masses, seed, checkpoint));
+  for (const p of giving('place', plan.layout)) {
+    const person = p.told.joints ? subjectOf(p.picture, p.told) : undefined;
+    const hold = holdOf(stage.labels, stage.figures, w, h);
+    const backdrop = backdropOf(p.picture, w, h, hints.horizon?.at ?? 0.5, person);
+    changes.push((picture) => setBefore(picture, hold, backdrop, shareOf(p, plan.layout)));
+  }
+  for (const p of giving('thing', plan.identity)) {
+    const found = subjectOf(p.picture, p.told);
+    if (!found) continue;
+    const cut = { picture: p.picture, alpha: subjectAlpha(p.picture, found.box), box: found.box };
+    changes.push((picture) => setThing(picture, stage.labels, cut, shareOf(p, plan.identity), stage.figures));
+  }
+  for (const p of giving('shape', plan.layout)) {
+    const mask = silhouette(p.picture, w, h);
+    changes.push((picture) =>
+      fillShape(picture, mask, shareOf(p, plan.layout), influences[p.influence].fill === 'around'),
+    );
+  }
+  return changes;
+}

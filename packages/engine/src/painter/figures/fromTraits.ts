@@ -1,0 +1,220 @@
+import {
+  IDENTITY_PARTS,
+  labToLch,
+  lchToLab,
+  lerp,
+  mixLch,
+  shareAgainstNamedTrait,
+  smoothstep,
+  type ChoiceTrait,
+  type ColourTrait,
+  type CreatureBrief,
+  type IdentityPart,
+  type Lab,
+  type Lch,
+  type NumberTrait,
+  type PersonBrief,
+  type TraitName,
+  type TraitSheet,
+} from '@urbild/core';
+import { SEEN_HATS, seenStyle, type SeenStyle } from '../../traits/kinds';
+import type { HairStyle, HatKind, Person } from './person';
+
+/** What pulls on one person's traits: the sheets of the references, each with its share of every part of the identity. */
+export interface TraitPulls {
+  readonly sources: readonly {
+    readonly sheet: TraitSheet;
+    /** 0..1, one per part; those of all sources and the words sum to 1. */
+    readonly shares: Readonly<Record<IdentityPart, number>>;
+  }[];
+  /** Literalness per part: the sum of pulls where it is above 1, else 1. */
+  readonly over: Readonly<Record<IdentityPart, number>>;
+}
+
+/** The part of an identity that a trait belongs to. */
+const PART: Readonly<Partial<Record<TraitName, IdentityPart>>> = {
+  skin: 'face',
+  eyes: 'face',
+  lips: 'face',
+  beard: 'face',
+  glasses: 'face',
+  'face width': 'face',
+  jaw: 'face',
+  'eye size': 'face',
+  'brow thickness': 'face',
+  'nose length': 'face',
+  'mouth fullness': 'face',
+  hair: 'hair',
+  'hair style': 'hair',
+  'hair length': 'hair',
+  build: 'build',
+  upper: 'clothes',
+  lower: 'clothes',
+  hat: 'clothes',
+  headwear: 'clothes',
+};
+
+const STYLE: Readonly<Record<SeenStyle, HairStyle>> = {
+  bald: 'bald',
+  short: 'short',
+  tousled: 'tousled',
+  bowl: 'bowl',
+  curly: 'curly',
+  tied: 'bun',
+  long: 'long',
+  plait: 'plait',
+  'two plaits': 'two plaits',
+};
+
+/** The traits that the words name outright. */
+function named(b: PersonBrief): ReadonlySet<TraitName> {
+  const out = new Set<TraitName>();
+  const say = (when: unknown, ...names: TraitName[]) => when && names.forEach((n) => out.add(n));
+  say(b.skin, 'skin');
+  say(b.eyes, 'eyes');
+  say(b.hair?.colour, 'hair');
+  say(b.hair?.style ?? b.hair?.length, 'hair style', 'hair length');
+  say(b.beard ?? b.bare.includes('beard'), 'beard');
+  say(b.glasses ?? b.bare.includes('glasses'), 'glasses');
+  say(b.build, 'build');
+  say(b.clothes, 'upper');
+  const wears = (kinds: readonly string[]) => b.garments.some((g) => g.colour && kinds.includes(g.kind));
+  say(wears(['coat', 'raincoat', 'jacket', 'jumper', 'shirt', 'dress']), 'upper');
+  say(wears(['skirt', 'trousers', 'shorts', 'dress']), 'lower');
+  say(
+    b.garments.some((g) => (SEEN_HATS as readonly string[]).includes(g.kind)) || b.bare.some((w) => /hat|cap/.test(w)),
+    'hat',
+    'headwear',
+  );
+  return out;
+}
+
+/** Below this confidence a trait counts as not read, above the other it counts fully. */
+const UNSURE = [0.12, 0.35] as const;
+
+/** The values of one trait with their shares; what the words keep is not among them. */
+interface Pull<T> {
+  readonly value: T;
+  readonly share: number;
+}
+
+/**
+ * A person of the words under the pull of references: numbers move in proportion to the shares, colours in OKLab, one of
+ * several kinds changes over to whoever has the largest share. Against a trait that the words name, pulls of W have W / (W + 1).
+ */
+export function withTraits(person: Person, brief: PersonBrief, { sources, over }: TraitPulls): Person {
+  const said = named(brief);
+  const pullsOn = <T>(name: TraitName, value: (t: NonNullable<TraitSheet[TraitName]>) => T | undefined): Pull<T>[] => {
+    const part = PART[name];
+    if (!part) return [];
+    const total = sources.reduce((s, one) => s + one.shares[part], 0);
+    if (total <= 0) return [];
+    const pull = over[part] > 1 ? over[part] : total;
+    const held = said.has(name) ? shareAgainstNamedTrait(pull) : total;
+    return sources.flatMap(({ sheet, shares }) => {
+      const trait = sheet[name];
+      const v = trait && value(trait);
+      const share = trait ? (held * shares[part]) / total : 0;
+      return v !== undefined && share > 0
+        ? [{ value: v, share: share * smoothstep(UNSURE[0], UNSURE[1], trait!.confidence) }]
+        : [];
+    });
+  };
+  const colour = (name: ColourTrait, own: Lch): Lch =>
+    mixedColour(
+      own,
+      pullsOn(name, (t) => t.colour),
+    );
+  const number = (name: NumberTrait, own: number): number =>
+    pullsOn(name, (t) => t.number).reduce((sum, p) => sum + p.share * (p.value - own), own);
+  const choice = (name: ChoiceTrait, own: string): string =>
+    ruling(
+      own,
+      pullsOn(name, (t) => t.choice),
+    );
+
+  const hair = colour('hair', person.hair.colour);
+  const style = hairStyle(person, choice('hair style', seenStyle(person.hair.style)) as SeenStyle);
+  const beard = choice('beard', person.beard ? 'yes' : 'no');
+  const glasses = choice('glasses', person.glasses ? 'yes' : 'no');
+  const { face, eyes, brow, nose, mouth } = person;
+  const top = { ...person.top, colour: colour('upper', person.top.colour) };
+  const bottom = { ...person.bottom, colour: colour('lower', person.bottom.colour) };
+  const ruled = pullsOn('upper', (t) => t.colour).reduce((s, p) => s + p.share, 0) > 0.5;
+  const size = choice('build', 'usual');
+  const girth = size === 'thin' ? 0.84 : size === 'round' ? 1.28 : 1;
+  return {
+    ...person,
+    skin: colour('skin', person.skin),
+    face: { ...face, width: number('face width', face.width), jaw: number('jaw', face.jaw) },
+    eyes: { ...eyes, size: number('eye size', eyes.size), colour: colour('eyes', eyes.colour) },
+    brow: { ...brow, thickness: number('brow thickness', brow.thickness), colour: mixedBrow(person, hair) },
+    nose: { ...nose, length: number('nose length', nose.length) },
+    mouth: { ...mouth, fullness: number('mouth fullness', mouth.fullness), colour: colour('lips', mouth.colour) },
+    hair: { ...person.hair, style, colour: hair },
+    beard: beard === 'yes' ? (person.beard ? mixedColour(person.beard, shade(hair, person)) : hair) : undefined,
+    moustache: beard === 'yes' ? person.moustache : person.beard ? undefined : person.moustache,
+    glasses: glasses === 'yes' ? (person.glasses ?? [0.3, 0.05, 40]) : undefined,
+    hat: hatOf(person, choice('headwear', wornHat(person)), (own) => colour('hat', own)),
+    girth: person.girth * girth,
+    top: ruled ? { kind: top.kind, colour: top.colour } : top,
+    bottom: top.kind === 'dress' ? { ...bottom, colour: top.colour } : bottom,
+    over: ruled && person.over && person.over.kind !== 'apron' ? { ...person.over, colour: top.colour } : person.over,
+  };
+}
+
+/** A creature takes the colour of its body from references, as far as their shares pass those of its own kind. */
+export function withBody(brief: CreatureBrief, { sources }: TraitPulls): CreatureBrief {
+  const pulls = sources.flatMap(({ sheet, shares }) =>
+    sheet.body?.colour && sheet.body.confidence > UNSURE[0] ? [{ value: sheet.body.colour, share: shares.build }] : [],
+  );
+  const total = pulls.reduce((s, p) => s + p.share, 0);
+  if (total <= 0.02) return brief;
+  const lab = [0, 1, 2].map((k) => pulls.reduce((s, p) => s + (p.share / total) * p.value[k], 0)) as unknown as Lab;
+  const own = brief.colour ?? { name: 'its own', lch: [0.6, 0.06, 70] as const };
+  const share = brief.colour ? shareAgainstNamedTrait(total) : total;
+  return { ...brief, colour: { name: own.name, lch: labToLch(mixLab(lchToLab(own.lch), lab, share)) } };
+}
+
+const mixLab = (a: Lab, b: Lab, t: number): Lab => [lerp(a[0], b[0], t), lerp(a[1], b[1], t), lerp(a[2], b[2], t)];
+
+/** True when a person has any share at all that could change it. */
+export const isPulled = ({ sources }: TraitPulls): boolean =>
+  sources.some((s) => IDENTITY_PARTS.some((part) => s.shares[part] > 0));
+
+function mixedColour(own: Lch, pulls: readonly Pull<Lab>[]): Lch {
+  if (!pulls.length) return own;
+  const lab = [...lchToLab(own)] as [number, number, number];
+  const from = lchToLab(own);
+  for (const { value, share } of pulls) for (let k = 0; k < 3; k++) lab[k] += share * (value[k] - from[k]);
+  return labToLch(lab);
+}
+
+/** Brows follow the hair, as far as it moved. */
+const mixedBrow = (person: Person, hair: Lch): Lch =>
+  hair === person.hair.colour ? person.brow.colour : mixLch(hair, [0.25, 0.03, 50], 0.3);
+
+/** A beard follows the hair half of the way. */
+const shade = (hair: Lch, person: Person): Pull<Lab>[] =>
+  hair === person.hair.colour ? [] : [{ value: lchToLab(hair), share: 0.5 }];
+
+/** The kind with the largest share; the words hold theirs with what the references leave. */
+function ruling(own: string, pulls: readonly Pull<string>[]): string {
+  const votes = new Map<string, number>([[own, 1 - pulls.reduce((s, p) => s + p.share, 0)]]);
+  for (const { value, share } of pulls) votes.set(value, (votes.get(value) ?? 0) + share);
+  return [...votes].reduce((best, v) => (v[1] > best[1] + 1e-9 ? v : best))[0];
+}
+
+const hairStyle = (person: Person, seen: SeenStyle): HairStyle =>
+  seenStyle(person.hair.style) === seen ? person.hair.style : (STYLE[seen] ?? person.hair.style);
+
+const wornHat = ({ hat }: Person): string => hat?.kind ?? 'none';
+
+function hatOf(person: Person, kind: string, colour: (own: Lch) => Lch): Person['hat'] {
+  if (kind === 'none') return undefined;
+  const own = person.hat?.colour ?? hatLike(person.top.colour);
+  return { kind: kind as HatKind, colour: colour(own) };
+}
+
+/** A hat that nobody described is a darker shade of the clothes. */
+const hatLike = ([L, C, h]: Lch): Lch => [lerp(L, 0.3, 0.4), C * 0.8, h];

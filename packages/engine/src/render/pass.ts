@@ -1,0 +1,98 @@
+import { hashText, pictureFromRgba, understand, type Medium, type Picture, type SceneBrief } from '@urbild/core';
+import { directPainter, stageChanges, type LoadedPicture } from '../influences/staging';
+import type { MediumPalette } from '../painter/media';
+import { paintStage, type Stage } from '../painter/paint';
+import type { RenderRequest } from '../request';
+import { planSynthesis, type ShareRecord, type SynthesisPlan } from '../synthesis/plan';
+import { synthesise } from '../synthesis/synthesise';
+import { stageBetween, strengthOf, towards } from './startPicture';
+
+/** What a pass reports to. */
+export interface PassContext {
+  /** Throws to stop. */
+  readonly checkpoint: () => void;
+  readonly onStep: (step: string, fraction: number, picture: Picture) => void;
+  readonly lap: (name: string) => void;
+}
+
+/** What a pass has made. */
+export interface Pass {
+  readonly picture: Picture;
+  readonly brief: SceneBrief;
+  readonly labels: Uint8Array;
+  readonly log: readonly ShareRecord[];
+  /** Ids of influences that found nothing to give, or nobody to give it to. */
+  readonly empty: readonly string[];
+  readonly idle: readonly string[];
+}
+
+/** One way through the whole engine: words and references to the painter, stage, changes of the stage, synthesis. */
+export function renderPass(
+  request: RenderRequest,
+  loaded: readonly LoadedPicture[],
+  start: Picture | undefined,
+  { checkpoint, onStep, lap }: PassContext,
+): Pass {
+  const plan = planSynthesis(request.influences, request.balance);
+  const read = understand(request.prompt, request.avoid, request.names);
+  const brief: SceneBrief = request.medium ? { ...read, medium: request.medium } : read;
+  const { width, height, seed, spread } = request;
+  const direction = directPainter(request, brief, plan, loaded);
+  checkpoint();
+  const stage = paintStage(brief, {
+    width,
+    height,
+    seed,
+    spread,
+    hints: direction.hints,
+    light: direction.light,
+    identities: direction.identities.of,
+    checkpoint,
+  });
+  lap('painter');
+  const labels = stage.labels;
+  const changes = stageChanges(request, stage, direction.hints, plan, loaded, checkpoint);
+  const change = request.start?.change ?? 1;
+  const staged = (painted: Picture): Picture => {
+    const changed = changes.reduce((p, apply) => apply(p), painted);
+    return start ? stageBetween(start, changed, change) : changed;
+  };
+  const painted = staged(pictureFromRgba(stage.rgba, width, height));
+  if (changes.length) lap('staging');
+  const done = {
+    brief,
+    labels,
+    log: [...plan.log, ...direction.identities.log],
+    empty: direction.empty,
+    idle: direction.identities.idle,
+  };
+  const laid = loaded.filter((p) => liesOver(plan, p.influence));
+  onStep('painted', laid.length ? 0.15 : 0.95, painted);
+  if (!laid.length) return { ...done, picture: painted };
+  const held = start && change < 1;
+  const picture = synthesise({
+    stage: painted,
+    // the labels are those of the painted stage: a start picture has none
+    labels: held ? undefined : labels,
+    stageIn: brief.medium || held ? undefined : ({ medium, palette }) => staged(drawn(stage, medium, palette)),
+    stageKey: String(hashText(JSON.stringify(request))),
+    references: laid.map(({ influence, part, told, picture: p }) => ({
+      influence,
+      part,
+      content: told.content,
+      picture: p,
+    })),
+    plan,
+    seed,
+    checkpoint,
+    onStep,
+  });
+  return { ...done, picture: held ? towards(start, picture, () => strengthOf(change)) : picture };
+}
+
+const drawn = (stage: Stage, medium: Medium, palette: MediumPalette): Picture =>
+  pictureFromRgba(stage.paintIn(medium, palette), stage.width, stage.height);
+
+/** True for influences that act on the painted stage: by palette, surface or the picture itself. */
+const liesOver = (plan: SynthesisPlan, k: number): boolean =>
+  plan.colour[k] > 0 || plan.levels.some((l) => l.surface[k] > 0 || l.literal[k] > 0);
