@@ -1130,6 +1130,8 @@ export interface components {
         Gives: "everything" | "look" | "palette" | "light" | "layout" | "shape" | "pose" | "place" | "thing" | "character" | "face" | "outfit";
         /** @enum {string} */
         Reading: "hint" | "loose" | "normal" | "close";
+        /** @enum {string} */
+        IdentityPart: "face" | "hair" | "build" | "clothes";
         MixInfluenceDto: {
             id: string;
             /** @description a reference when absent */
@@ -1142,6 +1144,14 @@ export interface components {
             to: number;
             reading: components["schemas"]["Reading"];
             on: boolean;
+            /** @description whose identity it carries; a character's own name when absent */
+            subject?: string;
+            parts?: components["schemas"]["IdentityPart"][];
+            /**
+             * @description of a shape: what the picture fills
+             * @enum {string}
+             */
+            fill?: "inside" | "around";
         };
         ControlDto: {
             id: string;
@@ -1155,6 +1165,13 @@ export interface components {
             colour?: number;
             surface?: number;
             layout?: number;
+            pose?: number;
+            identity?: number;
+        };
+        IdleDto: {
+            influenceId: string;
+            /** @enum {string} */
+            reason: "nothing-to-give" | "nobody-to-take";
         };
         UnderstoodSpanDto: {
             start: number;
@@ -1185,6 +1202,8 @@ export interface components {
             arrivals: components["schemas"]["ArrivalDto"][];
             /** @description 0..1 */
             wordsKept?: number;
+            /** @description influences that did nothing, and why */
+            idle: components["schemas"]["IdleDto"][];
             understood: components["schemas"]["UnderstoodSpanDto"][];
             unheard: components["schemas"]["TextSpanDto"][];
             /** @description why it failed */

@@ -36,6 +36,8 @@ export * from './describe/strokes';
 export * from './prepare';
 export * from './traits/types';
 export * from './traits/fuse';
+export * from './traits/parts';
+export * from './pose/joints';
 export * from './looks/coherence';
 export * from './looks/blend';
 export * from './reading/classifier';

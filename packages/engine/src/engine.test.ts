@@ -118,7 +118,8 @@ test('the shares that were used are those of the formula', async () => {
   expect(shares.filter((s) => s.channel === 'surface').length).toBeGreaterThanOrEqual(4);
   expect(new Set(shares.map((s) => s.channel))).toEqual(new Set(['layout', 'pose', 'identity', 'colour', 'surface']));
   for (const used of shares) {
-    const formula = meanShares({ influences, balance: 1.1 }, used.channel, used.from, used.to);
+    const { channel, from, to, subject, part } = used;
+    const formula = meanShares({ influences, balance: 1.1 }, channel, from, to, { subject, part });
     used.influences.forEach((s, i) => expect(Math.abs(s - formula.influences[i])).toBeLessThan(1e-9));
     expect(Math.abs(used.words - formula.words)).toBeLessThan(1e-9);
   }

@@ -6,9 +6,11 @@ import {
   type Gives,
   type Picture,
   type TextSpan,
+  type TraitSheet,
   type UnderstoodSpan,
 } from '@urbild/core';
 import type { LoadedPicture } from './influences/staging';
+import { figuresOf, type RenderedFigure } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
 import { renderPass, type Pass } from './render/pass';
 import { RequestError, type RenderRequest, type RequestMask } from './request';
@@ -48,6 +50,10 @@ export interface RenderResult extends Raster {
   readonly unheard: readonly TextSpan[];
   /** Influences that did nothing: their pictures hold nothing of what they give, or nobody is there to take it. */
   readonly idle: readonly IdleInfluence[];
+  /** Who is in the picture, where, and with which traits. */
+  readonly figures: readonly RenderedFigure[];
+  /** What is known of whoever the influences show, by id. */
+  readonly sheets: Readonly<Record<string, TraitSheet>>;
   /** Milliseconds per step. */
   readonly timings: Readonly<Record<string, number>>;
 }
@@ -143,6 +149,7 @@ export class BuiltInEngine implements Engine {
       picture = through(mask, renderPass(request, bound, start, context(nth + 1)).picture, picture);
     }
     const rgba = await this.#finish(request, picture, start, pictures);
+    const figures = figuresOf(base.figures, base.brief, picture);
     lap('finish');
     return {
       width,
@@ -153,6 +160,8 @@ export class BuiltInEngine implements Engine {
       understood: base.brief.understood,
       unheard: base.brief.unheard,
       idle: idleOf(base),
+      figures,
+      sheets: Object.fromEntries(base.sheets),
       timings,
     };
   }

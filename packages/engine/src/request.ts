@@ -6,17 +6,17 @@ import {
   TYPED_MAX_WEIGHT,
   type Gives,
   type IdentityPart,
+  type Joints,
   type KnownName,
   type Medium,
   type Reading,
   type TraitSheet,
 } from '@urbild/core';
 import type { FaceFrame } from './traits/frame';
-import { readFace, readJoints, readTraitSheet, type Joints } from './requestFacts';
+import { readFace, readJoints, readTraitSheet } from './requestFacts';
 import { asObject, flag, number, oneOf, RequestError, text, whole } from './requestFields';
 
 export { RequestError } from './requestFields';
-export type { Joints } from './requestFacts';
 
 /** One picture of an influence: its content hash (or a path, for the command line) and its part of the weight. */
 export interface RequestPicture {

@@ -1,4 +1,7 @@
 import {
+  JOINTS,
+  type JointName,
+  type Joints,
   CHOICE_TRAITS,
   COLOUR_TRAITS,
   NUMBER_TRAITS,
@@ -9,29 +12,6 @@ import {
 } from '@urbild/core';
 import { asObject, number, RequestError, text } from './requestFields';
 import type { FaceFrame } from './traits/frame';
-
-/** Joints of a figure by name, parts of the width and height of its picture; the left ones are those of the figure's own left. */
-export const JOINTS = [
-  'nose',
-  'leftEye',
-  'rightEye',
-  'leftEar',
-  'rightEar',
-  'leftShoulder',
-  'rightShoulder',
-  'leftElbow',
-  'rightElbow',
-  'leftWrist',
-  'rightWrist',
-  'leftHip',
-  'rightHip',
-  'leftKnee',
-  'rightKnee',
-  'leftAnkle',
-  'rightAnkle',
-] as const;
-export type JointName = (typeof JOINTS)[number];
-export type Joints = Readonly<Partial<Record<JointName, readonly [x: number, y: number]>>>;
 
 function point(json: unknown, at: string): [number, number] {
   const inside = (v: unknown): v is number => typeof v === 'number' && v >= -1 && v <= 2;

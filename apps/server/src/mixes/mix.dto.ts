@@ -1,5 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { GIVES, READINGS, TYPED_MAX_WEIGHT, type Gives, type Reading } from '@urbild/core';
+import {
+  GIVES,
+  IDENTITY_PARTS,
+  READINGS,
+  TYPED_MAX_WEIGHT,
+  type Gives,
+  type IdentityPart,
+  type Reading,
+} from '@urbild/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -55,6 +63,21 @@ export class MixInfluenceDto {
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) to!: number;
   @ApiProperty({ enum: READINGS, enumName: 'Reading' }) @IsIn(READINGS) reading!: Reading;
   @ApiProperty() @IsBoolean() on!: boolean;
+  @ApiProperty({ required: false, description: "whose identity it carries; a character's own name when absent" })
+  @IsOptional()
+  @IsString()
+  @Length(1, 120)
+  subject?: string;
+  @ApiProperty({ enum: IDENTITY_PARTS, enumName: 'IdentityPart', isArray: true, required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(IDENTITY_PARTS.length)
+  @IsIn(IDENTITY_PARTS, { each: true })
+  parts?: readonly IdentityPart[];
+  @ApiProperty({ enum: ['inside', 'around'], required: false, description: 'of a shape: what the picture fills' })
+  @IsOptional()
+  @IsIn(['inside', 'around'])
+  fill?: 'inside' | 'around';
 }
 
 /** Prompt, settings and influences under a name. */

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Gives, Reading } from '@urbild/core';
+import type { Gives, IdentityPart, Reading } from '@urbild/core';
 
 /** Sides of a plate, as it is asked for. */
 export const ASPECTS = ['1:1', '3:2', '2:3', '4:3', '3:4', '16:9', '2:1'] as const;
@@ -36,6 +36,12 @@ export interface MixInfluence {
   readonly to: number;
   readonly reading: Reading;
   readonly on: boolean;
+  /** Whose identity it carries; a character's own name when absent. */
+  readonly subject?: string;
+  /** Which parts of a character; all when absent. */
+  readonly parts?: readonly IdentityPart[];
+  /** Of a shape: what the picture fills. */
+  readonly fill?: 'inside' | 'around';
 }
 
 /** Prompt, settings and influences, saved under a name. */

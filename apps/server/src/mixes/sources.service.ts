@@ -1,9 +1,11 @@
 import { EntityManager, type EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { CharacterEntity } from '../cast/character.entity';
-import { ReferenceEntity } from '../library/reference.entity';
+import { fuseTraits, type KnownName, type TraitSheet } from '@urbild/core';
+import { CharacterEntity, type Character } from '../cast/character.entity';
+import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
 import type { MixInfluence } from './mix.entity';
+import { factsOf, type PictureFacts } from './pictureFacts';
 
 /** A picture that stands behind an influence. */
 export interface SourcePicture {
@@ -12,12 +14,20 @@ export interface SourcePicture {
   readonly weight: number;
   readonly pictureHash: string;
   readonly descriptorsHash: string;
-  /** Where a person put the horizon, 0..1. */
-  readonly horizon?: number;
+  /** What is known of it beyond its pixels. */
+  readonly facts?: PictureFacts;
 }
 
-/** The pictures of every influence, by the id of the influence; influences without any are left out. */
-export type Sources = ReadonlyMap<string, readonly SourcePicture[]>;
+/** What stands behind an influence. */
+export interface Source {
+  readonly pictures: readonly SourcePicture[];
+  /** Of a character: its name and what its pictures and people say of it together. */
+  readonly subject?: string;
+  readonly traits?: TraitSheet;
+}
+
+/** What stands behind every influence, by the id of the influence; influences without any picture are left out. */
+export type Sources = ReadonlyMap<string, Source>;
 
 /** Finds the pictures behind influences: a reference's own, those of a look with their weights, those of a character. */
 @Injectable()
@@ -30,7 +40,8 @@ export class SourcesService {
     const parts = new Map<string, { referenceId: string; weight: number }[]>();
     for (const id of ids('reference')) parts.set(id, [{ referenceId: id, weight: 1 }]);
     for (const look of await em.find(LookEntity, { id: { $in: ids('look') } })) parts.set(look.id, look.items);
-    for (const c of await em.find(CharacterEntity, { id: { $in: ids('character') } }))
+    const cast = new Map((await em.find(CharacterEntity, { id: { $in: ids('character') } })).map((c) => [c.id, c]));
+    for (const c of cast.values())
       parts.set(
         c.id,
         c.items.map(({ referenceId }) => ({ referenceId, weight: 1 })),
@@ -39,24 +50,39 @@ export class SourcesService {
     const references = new Map(
       (await em.find(ReferenceEntity, { id: { $in: wanted } })).map((r) => [r.id, r] as const),
     );
-    const out = new Map<string, SourcePicture[]>();
+    const out = new Map<string, Source>();
     for (const i of influences) {
-      const pictures = (parts.get(i.referenceId) ?? []).flatMap(({ referenceId, weight }) => {
+      const found = (parts.get(i.referenceId) ?? []).flatMap(({ referenceId, weight }) => {
         const r = references.get(referenceId);
-        return r && weight > 0
-          ? [
-              {
-                referenceId,
-                weight,
-                pictureHash: r.pictureHash,
-                descriptorsHash: r.descriptorsHash,
-                ...(r.corrections.horizon === undefined ? {} : { horizon: r.corrections.horizon }),
-              },
-            ]
-          : [];
+        return r && weight > 0 ? [{ r, weight }] : [];
       });
-      if (pictures.length) out.set(i.id, pictures);
+      if (!found.length) continue;
+      const pictures = found.map(({ r, weight }) => ({
+        referenceId: r.id,
+        weight,
+        pictureHash: r.pictureHash,
+        descriptorsHash: r.descriptorsHash,
+        facts: factsOf(r),
+      }));
+      const character = i.of === 'character' ? cast.get(i.referenceId) : undefined;
+      out.set(i.id, character ? { pictures, subject: character.name, ...knownOf(character, found) } : { pictures });
     }
     return out;
   }
+
+  /** Names of the whole cast with their descriptions, for reading prompts. */
+  async names(): Promise<KnownName[]> {
+    const cast = await this.em.find(CharacterEntity, { deletedAt: null }, { orderBy: { name: 'asc' } });
+    return cast.map(({ name, species, description }) => ({
+      name,
+      description: description || (species === 'person' ? '' : `a ${species}`),
+    }));
+  }
+}
+
+/** What all pictures of a character say together with what people set right; nothing while nobody has looked at them. */
+function knownOf(character: Character, found: readonly { readonly r: Reference }[]): { traits?: TraitSheet } {
+  const sheets = found.flatMap(({ r }) => r.vision?.traits ?? []);
+  const traits = fuseTraits(sheets, character.corrected);
+  return Object.keys(traits).length ? { traits } : {};
 }

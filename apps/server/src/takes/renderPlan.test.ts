@@ -20,7 +20,7 @@ const mix = (influences: MixInfluence[], settings: Partial<MixSettings> = {}) =>
   influences,
 });
 const picture = { referenceId: 'r', weight: 1, pictureHash: 'f'.repeat(64), descriptorsHash: 'd'.repeat(64) };
-const references: Sources = new Map([['a', [picture]]]);
+const references: Sources = new Map([['a', { pictures: [picture] }]]);
 const engine = { name: 'urbild', version: '0.1.0' };
 
 test('a request is the mix in numbers, with pictures by their content', () => {
@@ -80,12 +80,43 @@ test('hashes tell requests and engines apart', () => {
   expect(requestHash(request, { ...engine, version: '0.2.0' })).not.toBe(requestHash(request, engine));
 });
 
-test('a look sends its pictures with their weights, and a horizon that a person set goes along', () => {
+test('a look sends its pictures with their weights, and what is known of them goes along', () => {
   const look: Sources = new Map([
-    ['a', [picture, { ...picture, pictureHash: 'e'.repeat(64), weight: 0.4, horizon: 0.3 }]],
+    ['a', { pictures: [picture, { ...picture, pictureHash: 'e'.repeat(64), weight: 0.4, facts: { horizon: 0.3 } }] }],
   ]);
   expect(requestFor(mix([influence({ of: 'look' })]), look, { quality: 'draft' }).influences[0].pictures).toEqual([
     { content: 'f'.repeat(64), weight: 1 },
     { content: 'e'.repeat(64), weight: 0.4, horizon: 0.3 },
   ]);
+});
+
+test('a character sends its name and its traits; a subject that was chosen goes before the name', () => {
+  const nora: Sources = new Map([
+    [
+      'a',
+      {
+        pictures: [picture],
+        subject: 'Nora',
+        traits: { skin: { colour: [0.512345, 0, 0], confidence: 0.9, locked: true } },
+      },
+    ],
+  ]);
+  const [sent] = requestFor(mix([influence({ gives: 'character', parts: ['hair'] })]), nora, {
+    quality: 'draft',
+  }).influences;
+  expect(sent).toMatchObject({
+    subject: 'Nora',
+    parts: ['hair'],
+    traits: { skin: { colour: [0.5123, 0, 0], confidence: 0.9 } },
+  });
+  expect(sent.traits!.skin).not.toHaveProperty('locked');
+  const bound = requestFor(mix([influence({ subject: 'Ilse' })]), nora, { quality: 'draft' }).influences[0];
+  expect(bound.subject).toBe('Ilse');
+});
+
+test('only those of the cast whom the words name are told to the engine', () => {
+  const cast = [{ name: 'Nora', description: 'a girl' }, { name: 'Patch' }];
+  const named = requestFor({ ...mix([]), prompt: 'nora on the pier' }, new Map(), { quality: 'draft' }, cast);
+  expect(named.names).toEqual([cast[0]]);
+  expect(requestFor(mix([]), new Map(), { quality: 'draft' }, cast)).not.toHaveProperty('names');
 });

@@ -1,4 +1,5 @@
 import { createHash } from 'crypto';
+import type { KnownName, Lab, TraitSheet } from '@urbild/core';
 import type { RenderRequest } from '@urbild/engine';
 import type { Aspect, Mix, MixInfluence, Quality } from '../mixes/mix.entity';
 import type { Sources } from '../mixes/sources.service';
@@ -26,18 +27,23 @@ export function requestFor(
   mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>,
   sources: Sources,
   choices: TakeChoices,
+  cast: readonly KnownName[] = [],
 ): RenderRequest {
+  const prompt = choices.prompt ?? mix.prompt;
+  const names = namedIn(prompt, cast);
   return {
-    prompt: choices.prompt ?? mix.prompt,
+    prompt,
     avoid: mix.avoid,
     ...plateSize(mix.settings.aspect, choices.quality),
     seed: choices.seed ?? mix.settings.seed,
     balance: mix.settings.balance,
     spread: mix.settings.spread ?? 1,
+    ...(names.length ? { names } : {}),
     influences: mix.influences.flatMap((i: MixInfluence) => {
-      const pictures = sources.get(i.id);
-      if (!pictures) return [];
-      const { id, gives, weight, from, to, on, reading } = i;
+      const source = sources.get(i.id);
+      if (!source) return [];
+      const { id, gives, weight, from, to, on, reading, parts, fill } = i;
+      const subject = i.subject ?? source.subject;
       return [
         {
           id,
@@ -47,16 +53,43 @@ export function requestFor(
           to,
           on,
           reading,
-          pictures: pictures.map((p) => ({
-            content: p.pictureHash,
-            weight: p.weight,
-            ...(p.horizon === undefined ? {} : { horizon: p.horizon }),
+          ...(subject === undefined ? {} : { subject }),
+          ...(parts === undefined ? {} : { parts }),
+          ...(fill === undefined ? {} : { fill }),
+          ...(source.traits === undefined ? {} : { traits: plainSheet(source.traits) }),
+          pictures: source.pictures.map(({ pictureHash, weight: part, facts = {} }) => ({
+            content: pictureHash,
+            weight: part,
+            ...facts,
+            ...(facts.traits ? { traits: plainSheet(facts.traits) } : {}),
           })),
         },
       ];
     }),
   };
 }
+
+/** The part of the cast that a prompt names: nobody else can change the picture. */
+const namedIn = (prompt: string, cast: readonly KnownName[]): KnownName[] => {
+  const words = prompt.toLowerCase();
+  return cast.filter(({ name }) => words.includes(name.toLowerCase()));
+};
+
+const round = (v: number) => Math.round(v * 1e4) / 1e4;
+
+/** A trait sheet in few digits and without what the engine does not need. */
+const plainSheet = (sheet: TraitSheet): TraitSheet =>
+  Object.fromEntries(
+    Object.entries(sheet).map(([name, { colour, number, choice, confidence }]) => [
+      name,
+      {
+        ...(colour ? { colour: colour.map(round) as unknown as Lab } : {}),
+        ...(number === undefined ? {} : { number: round(number) }),
+        ...(choice === undefined ? {} : { choice }),
+        confidence: round(confidence),
+      },
+    ]),
+  );
 
 /** The same words, seed and size without references. */
 export const controlRequest = (request: RenderRequest): RenderRequest => ({ ...request, balance: 1, influences: [] });

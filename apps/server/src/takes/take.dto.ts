@@ -15,12 +15,20 @@ export class UnderstoodSpanDto extends TextSpanDto {
   @ApiProperty({ example: 'time: dusk' }) means!: string;
 }
 
+/** An influence that did nothing. */
+export class IdleDto {
+  @ApiProperty() influenceId!: string;
+  @ApiProperty({ enum: ['nothing-to-give', 'nobody-to-take'] }) reason!: 'nothing-to-give' | 'nobody-to-take';
+}
+
 export class ArrivalDto {
   @ApiProperty() influenceId!: string;
   @ApiProperty({ required: false, description: '-0.2..1; absent where it cannot be measured' }) overall?: number;
   @ApiProperty({ required: false }) colour?: number;
   @ApiProperty({ required: false }) surface?: number;
   @ApiProperty({ required: false }) layout?: number;
+  @ApiProperty({ required: false }) pose?: number;
+  @ApiProperty({ required: false }) identity?: number;
 }
 
 export class ControlDto {
@@ -48,6 +56,7 @@ export class TakeDto {
   @ApiProperty({ type: ControlDto, required: false }) control?: ControlDto;
   @ApiProperty({ type: [ArrivalDto] }) arrivals!: ArrivalDto[];
   @ApiProperty({ required: false, description: '0..1' }) wordsKept?: number;
+  @ApiProperty({ type: [IdleDto], description: 'influences that did nothing, and why' }) idle!: IdleDto[];
   @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
@@ -115,6 +124,7 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
       ...a.channels,
     })),
     wordsKept: t.measurements?.wordsKept,
+    idle: [...(t.measurements?.idle ?? [])].map(({ influence, reason }) => ({ influenceId: influence, reason })),
     understood: [...(t.understood ?? [])],
     unheard: [...(t.unheard ?? [])],
     error: t.error ?? undefined,

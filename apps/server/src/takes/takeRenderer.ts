@@ -99,6 +99,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
         request: target.origin.request,
         blobDir: this.blobs.dir,
         control: control?.descriptorsHash ?? undefined,
+        controlFigures: control?.measurements?.figures,
         references: await this.measured(em, target),
       },
       (p) => void this.tell(watched, p, from + (to - from) * p.fraction),
@@ -120,7 +121,13 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       shares: result.shares,
       understood: result.understood,
       unheard: result.unheard,
-      measurements: { arrivals: result.arrivals, wordsKept: result.wordsKept, timings: result.timings },
+      measurements: {
+        arrivals: result.arrivals,
+        wordsKept: result.wordsKept,
+        timings: result.timings,
+        figures: result.figures,
+        idle: result.idle,
+      },
       status: 'done',
       error: null,
       finishedAt: new Date(),
@@ -130,7 +137,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
 
   private async measured(em: EntityManager, take: Take): Promise<MeasuredReference[]> {
     const sources = await this.sources.of(take.origin.influences, em);
-    return [...sources].map(([influence, pictures]) => ({
+    return [...sources].map(([influence, { pictures }]) => ({
       influence,
       pictures: pictures.map((p) => ({ descriptors: p.descriptorsHash, weight: p.weight })),
     }));

@@ -173,7 +173,8 @@ export class TakesService {
     prompt?: string,
     seed?: number,
   ): Promise<RenderRequest> {
-    return requestFor(mix, await this.sources.of(mix.influences), { quality, prompt, seed });
+    const [sources, cast] = [await this.sources.of(mix.influences), await this.sources.names()];
+    return requestFor(mix, sources, { quality, prompt, seed }, cast);
   }
 
   private async queue(

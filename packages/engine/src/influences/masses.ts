@@ -4,6 +4,7 @@ import {
   blurPlane,
   CHROMA_GAIN,
   clonePicture,
+  createPicture,
   fitGuided,
   Random,
   resample,
@@ -147,8 +148,7 @@ export function holdOf(labels: Uint8Array, figures: readonly FigureRecord[], w: 
 /** The references one over the other, each as strong as its share, softened to masses. */
 function blendOf(pulls: readonly MassPull[], w: number, h: number): Picture {
   const total = pulls.reduce((s, p) => s + p.share, 0);
-  const out = resample(pulls[0].picture, w, h);
-  out.planes.forEach((plane) => plane.fill(0));
+  const out = createPicture(w, h);
   for (const { picture, share } of pulls) {
     const scaled = resample(picture, w, h);
     out.planes.forEach((plane, c) => {

@@ -1,4 +1,4 @@
-import { findHorizon, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
+import { findHorizon, poseOf, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
 import { environmentFor, type Environment } from '../painter/light/environment';
 import type { Stage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
@@ -8,7 +8,6 @@ import { decideIdentities, sheetOf, type Identities } from './identity';
 import { environmentLike, mixLight } from './light';
 import { holdOf, rearrange } from './masses';
 import { backdropOf, setBefore } from './place';
-import { poseOf } from './pose';
 import { fillShape, silhouette } from './shape';
 import { subjectAlpha, subjectOf } from './subject';
 import { setThing } from './thing';
@@ -27,6 +26,8 @@ export interface Direction {
   readonly hints: LayoutHints;
   readonly light: Environment;
   readonly identities: Identities;
+  /** What is known of whoever the influences show, by id. */
+  readonly sheets: ReadonlyMap<string, TraitSheet>;
   /** Ids of influences that found in their pictures nothing of what they are to give. */
   readonly empty: readonly string[];
 }
@@ -72,7 +73,7 @@ export function directPainter(
     if (share > 0) light = mixLight(light, environmentLike(p.picture, brief.season), share);
   }
   const identities = decideIdentities(brief, { influences, balance: request.balance }, sheets);
-  return { hints, light, identities, empty };
+  return { hints, light, identities, sheets, empty };
 }
 
 /** The traits that speak of what an influence gives. */

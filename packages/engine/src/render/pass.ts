@@ -1,5 +1,14 @@
-import { hashText, pictureFromRgba, understand, type Medium, type Picture, type SceneBrief } from '@urbild/core';
+import {
+  hashText,
+  pictureFromRgba,
+  understand,
+  type Medium,
+  type Picture,
+  type SceneBrief,
+  type TraitSheet,
+} from '@urbild/core';
 import { directPainter, stageChanges, type LoadedPicture } from '../influences/staging';
+import type { FigureRecord } from '../painter/figures/record';
 import type { MediumPalette } from '../painter/media';
 import { paintStage, type Stage } from '../painter/paint';
 import type { RenderRequest } from '../request';
@@ -20,6 +29,9 @@ export interface Pass {
   readonly picture: Picture;
   readonly brief: SceneBrief;
   readonly labels: Uint8Array;
+  readonly figures: readonly FigureRecord[];
+  /** What is known of whoever the influences show, by id. */
+  readonly sheets: ReadonlyMap<string, TraitSheet>;
   readonly log: readonly ShareRecord[];
   /** Ids of influences that found nothing to give, or nobody to give it to. */
   readonly empty: readonly string[];
@@ -62,6 +74,8 @@ export function renderPass(
   const done = {
     brief,
     labels,
+    figures: stage.figures,
+    sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
     empty: direction.empty,
     idle: direction.identities.idle,

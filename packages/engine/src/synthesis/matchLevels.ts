@@ -77,7 +77,9 @@ export function matchLevels(
       references.map((r) => r.guide),
       HEIGHT_WEIGHT,
       // only a reference that is taken literally brings pieces of its subject
-      levelPlan.over > 1.05 ? undefined : strokes.map((r, k) => surfaceAt(r.reference, references[k].picture)),
+      levelPlan.over > 1.05 || levelPlan.literal.some((v) => v > 0.05)
+        ? undefined
+        : strokes.map((r, k) => surfaceAt(r.reference, references[k].picture)),
     );
     const fresh = !before;
     if (before) {
@@ -101,7 +103,7 @@ export function matchLevels(
       level.match(
         current,
         {
-          guide: GUIDE_WEIGHT / (over * over),
+          guide: GUIDE_WEIGHT / over,
           texture: first ? 0.3 : 1,
           usage: USAGE_PRICE * over,
           quota: QUOTA_PRICE,

@@ -109,6 +109,28 @@ function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteSh
   }
 }
 
+/**
+ * Above weight 1 the colours are copied more literally: the finished picture is moved on to the very palette of the references,
+ * `amount` 0..1 of the way.
+ */
+export function insistOnPalette(picture: Picture, palette: readonly PaletteShare[], amount: number): Picture {
+  if (amount <= 0 || !palette.length) return picture;
+  const small = resampleToLongSide(picture, 96);
+  const moved = transportColours(
+    small,
+    palette.map((p) => resampleToLongSide(p.reference.picture, 96)),
+    palette.map((p) => p.share),
+    { dither: 0 },
+  );
+  const full = applyGuided(fitGuided(small, moved, 2, 1e-5), picture);
+  const out = clonePicture(picture);
+  out.planes.forEach((plane, c) => {
+    const to = full.planes[c];
+    for (let i = 0; i < plane.length; i++) plane[i] += amount * (to[i] - plane[i]);
+  });
+  return out;
+}
+
 /** The darkest and lightest tones that references offer. */
 export const tonesOf = (palette: readonly PaletteShare[]): Extremes =>
   palette

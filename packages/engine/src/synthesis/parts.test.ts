@@ -47,7 +47,7 @@ test('contours run along edges and nowhere else', () => {
   expect(lines[64 * 128 + 20]).toBeLessThan(0.01);
 });
 
-test('a plan has a finer coarse level when references are taken literally', () => {
+test('a plan has the same levels at every weight, and says how literally the colours are taken', () => {
   const look = (weight: number): ReadInfluence => ({
     id: 'a',
     gives: 'look',
@@ -58,7 +58,8 @@ test('a plan has a finer coarse level when references are taken literally', () =
     reading: 'normal',
   });
   expect(planSynthesis([look(1)], 1).levels.map((l) => l.part)).toEqual([1 / 8, 1 / 4, 1 / 2, 1]);
-  expect(planSynthesis([look(2)], 1).levels.map((l) => l.part)).toEqual([1 / 16, 1 / 8, 1 / 4, 1 / 2, 1]);
+  expect(planSynthesis([look(2)], 1).levels.map((l) => l.part)).toEqual([1 / 8, 1 / 4, 1 / 2, 1]);
+  expect([0.5, 1, 2].map((w) => Math.round(100 * planSynthesis([look(w)], 1).colourOver))).toEqual([100, 100, 200]);
   expect(planSynthesis([], 1).levels.every((l) => l.surface.length === 0)).toBe(true);
 });
 

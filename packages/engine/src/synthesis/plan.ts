@@ -43,6 +43,8 @@ export interface LevelPlan {
 export interface SynthesisPlan {
   /** Per influence: share of the palette, whole course. */
   readonly colour: readonly number[];
+  /** Sum of the pulls on the palette where it is above 1, else 1. */
+  readonly colourOver: number;
   /** Per influence: share of the layout. */
   readonly layout: readonly number[];
   /** Per influence: share of the pose, and of what a thing is. */
@@ -77,14 +79,13 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     shares.map((s, i) => (influences[i].reading === 'hint' ? hinted(s) : s));
   const nothing = () => 0;
   const half = (s: number) => s / 2;
-  const colour = unlessHint(take('colour', 0, 1).influences, half);
+  const { influences: colours, over: colourOver } = take('colour', 0, 1);
+  const colour = unlessHint(colours, half);
   const layout = unlessHint(take('layout', 0, 1).influences, nothing);
   const pose = unlessHint(take('pose', 0, 1).influences, nothing);
   const identity = unlessHint(take('identity', 0, 1).influences, half);
-  const surfaceOver = meanShares(mix, 'surface').over;
-  const parts = surfaceOver > 1.35 ? [1 / 16, ...PARTS] : PARTS;
-  const n = parts.length;
-  const levels = parts.map((part, l): LevelPlan => {
+  const n = PARTS.length;
+  const levels = PARTS.map((part, l): LevelPlan => {
     const [from, to] = [l / n, (l + 1) / n];
     const { influences: shares, over } = take('surface', from, to);
     return {
@@ -95,7 +96,7 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     };
   });
   const close = influences.some((i) => i.on && i.weight > 0 && i.reading === 'close');
-  return { colour, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
+  return { colour, colourOver, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
 }
 
 /**

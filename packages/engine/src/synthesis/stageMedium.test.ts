@@ -1,4 +1,5 @@
 import { pictureFromRgba } from '@urbild/core';
+import { gradient, photographedHills } from '../foreign/arrangements';
 import { brushedInk, cutSun, leadedPanes, twoInkPoster } from '../foreign/looks';
 import type { ForeignPicture } from '../foreign/sheet';
 import { prepareReference } from './reference';
@@ -29,4 +30,8 @@ test('glass is drawn as glass; only a look of few colours becomes a drawing in o
 test('without a share there is no medium', () => {
   expect(stageMediumFor([share(cutSun(), 0)])).toBeUndefined();
   expect(stageMediumFor([])).toBeUndefined();
+});
+
+test('photographs and gradients are of no medium', () => {
+  for (const picture of [photographedHills(), gradient()]) expect(stageMediumFor([share(picture)])).toBeUndefined();
 });

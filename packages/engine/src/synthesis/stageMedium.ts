@@ -34,6 +34,9 @@ const THREE_TONE: readonly Medium[] = ['screen print', 'linocut'];
 const SURE = 0.3;
 /** Mean OKLab distance of a look's colours to the mixtures of its inks below which those inks carry it. */
 const CARRIED = 0.05;
+/** Thin structure, in mean lightness, that the marks of any medium leave; and that the lead of glass leaves. */
+const MARKED = 0.011;
+const LEADED = 0.05;
 /** Coherence of gradients above which a grained look is one of strokes. */
 const STROKED = 0.5;
 
@@ -44,6 +47,13 @@ const STROKED = 0.5;
 export function stageMediumFor(looks: readonly SurfaceShare[]): StageMedium | undefined {
   const total = looks.reduce((s, l) => s + l.share, 0);
   if (total <= 0) return undefined;
+  const marks = looks.reduce(
+    (s, { reference: { ridges }, share }) => s + (share / total) * Math.max(ridges.dark, ridges.light),
+    0,
+  );
+  const lead = looks.reduce((s, l) => s + (l.share / total) * l.reference.ridges.dark, 0);
+  // smooth photographs and gradients bear no marks of any hand
+  if (marks < MARKED) return undefined;
   const inks = inksOf(looks);
   const scores = MEDIA.map((medium, k) => ({
     medium,
@@ -54,7 +64,7 @@ export function stageMediumFor(looks: readonly SurfaceShare[]): StageMedium | un
         ? inks.offTwo < CARRIED
         : THREE_TONE.includes(medium)
           ? inks.offThree < CARRIED
-          : medium !== 'gouache',
+          : medium !== 'gouache' && (medium !== 'stained glass' || lead > LEADED),
     )
     .sort((a, b) => b.score - a.score);
   const best = scores[0];

@@ -15,6 +15,7 @@ import type { PatchKernel } from './kernel';
 import { matchLevels, type Source } from './matchLevels';
 import {
   amountOf,
+  insistOnPalette,
   recolourDrawn,
   recolourStage,
   tonesOf,
@@ -89,7 +90,8 @@ export function synthesise(input: SynthesisInput): Picture {
   guide = pullLiteral(guide, sources, plan, sizes);
   checkpoint();
   const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
-  if (!strokes.length) return guide;
+  const insist = (picture: Picture) => insistOnPalette(picture, palette, Math.min(1, plan.colourOver - 1));
+  if (!strokes.length) return insist(guide);
   const alone =
     palette.length === 1 &&
     palette[0].share >= 0.999 &&
@@ -120,9 +122,9 @@ export function synthesise(input: SynthesisInput): Picture {
   checkpoint();
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
   const total = finest.reduce((a, b) => a + b, 0);
-  if (total <= 0) return out;
+  if (total <= 0) return insist(out);
   const textures = recoloured.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
-  return matchTextureEnergy(out, textures, strengths, sizes);
+  return insist(matchTextureEnergy(out, textures, strengths, sizes));
 }
 
 /**

@@ -1,4 +1,5 @@
 import { median, type Box } from '@urbild/core';
+import type { FigureRecord } from '../painter/figures/record';
 
 /** Where a face lies: the middle between its eyes and the tip of its chin, as parts of width and height of the picture. */
 export interface FaceFrame {
@@ -41,6 +42,18 @@ export const frameOfBox = ({ left, top, right, bottom }: Box): FaceFrame => ({
   chin: [(left + right) / 2, bottom],
   yaw: 0,
 });
+
+/** The frame of a painted face from its record, in a picture of w x h px; undefined when it is turned away. */
+export function faceOfRecord(
+  { landmarks, yaw }: Pick<FigureRecord, 'landmarks' | 'yaw'>,
+  w: number,
+  h: number,
+): FaceFrame | undefined {
+  const { 'far eye': far, 'near eye': near, chin } = landmarks;
+  return far && near && chin
+    ? { eyes: [(far[0] + near[0]) / 2 / w, (far[1] + near[1]) / 2 / h], chin: [chin[0] / w, chin[1] / h], yaw }
+    : undefined;
+}
 
 /** Points of a face in its own measure: a to the right and b down from the eyes, in distances from eyes to chin; in px. */
 export type OnFace = (a: number, b: number) => readonly [x: number, y: number];

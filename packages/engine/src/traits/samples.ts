@@ -2,7 +2,7 @@ import { peopleOf, pictureFromRgba, understand, type Medium, type Picture, type 
 import { personFrom } from '../painter/figures/fromWords';
 import type { Person } from '../painter/figures/person';
 import { paintStage } from '../painter/paint';
-import type { FaceFrame } from './frame';
+import { faceOfRecord, type FaceFrame } from './frame';
 
 /** A painted person with what is true of it. For learning and for tests, never as input of a reading. */
 export interface PaintedPerson {
@@ -61,18 +61,10 @@ export function paintPersonFrom(
   if (!said) return undefined;
   const stage = paintStage(brief, { width, height, seed, medium });
   const marks = stage.figures.find((f) => f.kind === 'person');
-  const { 'far eye': far, 'near eye': near, chin } = marks?.landmarks ?? {};
   return {
     picture: pictureFromRgba(stage.rgba, width, height),
     rgba: stage.rgba,
     person: personFrom(said),
-    frame:
-      far && near && chin
-        ? {
-            eyes: [(far[0] + near[0]) / 2 / width, (far[1] + near[1]) / 2 / height],
-            chin: [chin[0] / width, chin[1] / height],
-            yaw: marks!.yaw,
-          }
-        : undefined,
+    frame: marks && faceOfRecord(marks, width, height),
   };
 }

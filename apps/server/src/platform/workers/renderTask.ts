@@ -10,7 +10,14 @@ import {
   type Descriptors,
   type Picture,
 } from '@urbild/core';
-import { BuiltInEngine, paintStage, RenderStopped, type Raster } from '@urbild/engine';
+import {
+  BuiltInEngine,
+  figureDistances,
+  paintStage,
+  RenderStopped,
+  type Raster,
+  type RenderResult,
+} from '@urbild/engine';
 import { understand } from '@urbild/core';
 import { readFile } from 'fs/promises';
 import path from 'path';
@@ -82,7 +89,9 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
       understood: result.understood,
       unheard: result.unheard,
       timings: result.timings,
-      ...(await measure(task, descriptors)),
+      figures: result.figures,
+      idle: result.idle,
+      ...(await measure(task, descriptors, result)),
     };
   } catch (error) {
     if (error instanceof RenderStopped) return { failure: 'stopped', message: error.message };
@@ -95,9 +104,15 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
 const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> =>
   decodeDescriptors(await readFile(fileOf(dir, hash)));
 
+const aspectOf = async (dir: string, hash: string): Promise<number> => {
+  const { width, height } = await pictureOf(dir, hash);
+  return width / height;
+};
+
 async function measure(
   task: RenderTask,
   take: Descriptors,
+  result: RenderResult,
 ): Promise<{ arrivals: Record<string, Arrival>; wordsKept?: number }> {
   if (!task.control) return { arrivals: {} };
   const control = await descriptorsOf(task.blobDir, task.control);
@@ -114,7 +129,11 @@ async function measure(
       ),
     );
     references.push(reference);
-    arrivals[influence] = measureArrival(asked.gives, take, control, reference);
+    const others = figureDistances(asked, result.figures, task.controlFigures ?? [], result.sheets[influence], {
+      picture: result.width / result.height,
+      reference: await aspectOf(task.blobDir, asked.pictures[0].content),
+    });
+    arrivals[influence] = measureArrival(asked.gives, take, control, reference, others);
   }
   return { arrivals, wordsKept: wordsKept(take, control, references) };
 }

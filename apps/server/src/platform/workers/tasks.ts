@@ -1,7 +1,7 @@
 import type { Arrival, Box, Coherence, Medium, Preparation, TextSpan, UnderstoodSpan } from '@urbild/core';
 import type { Kind, Metadata } from '../../library/reference.entity';
 import type { KnownOfPicture, ReferenceDescription } from './describeReference';
-import type { FaceFrame, RenderRequest, ShareRecord } from '@urbild/engine';
+import type { FaceFrame, IdleInfluence, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MessagePort } from 'worker_threads';
 
 /** A picture as the library keeps it, made by a worker from any file. */
@@ -122,6 +122,8 @@ export interface RenderTask {
   readonly blobDir: string;
   /** Hash of the control's descriptors; absent for a control itself. */
   readonly control?: string;
+  /** Who was in the control. */
+  readonly controlFigures?: readonly RenderedFigure[];
   readonly references: readonly MeasuredReference[];
   /** One Int32; not 0 stops the render. */
   readonly stop: SharedArrayBuffer;
@@ -136,6 +138,8 @@ export interface RenderTaskResult {
   readonly understood: readonly UnderstoodSpan[];
   readonly unheard: readonly TextSpan[];
   readonly timings: Readonly<Record<string, number>>;
+  readonly figures: readonly RenderedFigure[];
+  readonly idle: readonly IdleInfluence[];
   readonly arrivals: Readonly<Record<string, Arrival>>;
   readonly wordsKept?: number;
 }

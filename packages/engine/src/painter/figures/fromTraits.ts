@@ -1,5 +1,6 @@
 import {
   IDENTITY_PARTS,
+  PART_OF_TRAIT,
   labToLch,
   lchToLab,
   lerp,
@@ -30,29 +31,6 @@ export interface TraitPulls {
   /** Literalness per part: the sum of pulls where it is above 1, else 1. */
   readonly over: Readonly<Record<IdentityPart, number>>;
 }
-
-/** The part of an identity that a trait belongs to. */
-const PART: Readonly<Partial<Record<TraitName, IdentityPart>>> = {
-  skin: 'face',
-  eyes: 'face',
-  lips: 'face',
-  beard: 'face',
-  glasses: 'face',
-  'face width': 'face',
-  jaw: 'face',
-  'eye size': 'face',
-  'brow thickness': 'face',
-  'nose length': 'face',
-  'mouth fullness': 'face',
-  hair: 'hair',
-  'hair style': 'hair',
-  'hair length': 'hair',
-  build: 'build',
-  upper: 'clothes',
-  lower: 'clothes',
-  hat: 'clothes',
-  headwear: 'clothes',
-};
 
 const STYLE: Readonly<Record<SeenStyle, HairStyle>> = {
   bald: 'bald',
@@ -105,7 +83,7 @@ interface Pull<T> {
 export function withTraits(person: Person, brief: PersonBrief, { sources, over }: TraitPulls): Person {
   const said = named(brief);
   const pullsOn = <T>(name: TraitName, value: (t: NonNullable<TraitSheet[TraitName]>) => T | undefined): Pull<T>[] => {
-    const part = PART[name];
+    const part = PART_OF_TRAIT[name];
     if (!part) return [];
     const total = sources.reduce((s, one) => s + one.shares[part], 0);
     if (total <= 0) return [];

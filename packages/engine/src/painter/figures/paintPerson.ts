@@ -1,4 +1,4 @@
-import { adjustLch, lerp, mixLch, type Action, type Expression, type Held } from '@urbild/core';
+import { adjustLch, lerp, mixLch, type Action, type Expression, type Held, type SideJoints } from '@urbild/core';
 import { spline } from '../geometry/curve';
 import type { Point } from '../geometry/point';
 import { REGION } from '../stage/region';
@@ -18,9 +18,6 @@ import { poseFor, type Pose, type Seat } from './poses';
 import { recordFigure } from './record';
 import { paintSatchel } from './satchel';
 import { HIPS, trunkOf, type Trunk } from './trunk';
-
-/** The joints of one side of a body, in head heights from the pit of the neck, y down. */
-export type SideJoints = Readonly<Partial<Record<'hand' | 'elbow' | 'foot' | 'knee', readonly [number, number]>>>;
 
 /** A body found elsewhere, by the sides of its picture, and how far it overrules the pose of the words, 0..1. */
 export interface PoseHint {

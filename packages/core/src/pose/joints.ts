@@ -1,12 +1,35 @@
-import type { SideJoints } from '../painter/figures/paintPerson';
-import type { Joints, JointName } from '../requestFacts';
+/** Joints of a figure by name, parts of the width and height of its picture; the left ones are those of the figure's own left. */
+export const JOINTS = [
+  'nose',
+  'leftEye',
+  'rightEye',
+  'leftEar',
+  'rightEar',
+  'leftShoulder',
+  'rightShoulder',
+  'leftElbow',
+  'rightElbow',
+  'leftWrist',
+  'rightWrist',
+  'leftHip',
+  'rightHip',
+  'leftKnee',
+  'rightKnee',
+  'leftAnkle',
+  'rightAnkle',
+] as const;
+export type JointName = (typeof JOINTS)[number];
+export type Joints = Readonly<Partial<Record<JointName, readonly [x: number, y: number]>>>;
+
+/** The joints of one side of a body, in head heights from the pit of the neck, y down. */
+export type SideJoints = Readonly<Partial<Record<'hand' | 'elbow' | 'foot' | 'knee', readonly [number, number]>>>;
 
 /** From the pit of the neck to the hips and to the soles of the painter's figures, in head heights. */
 const TO_HIPS = 1.75;
 const TO_ANKLES = 3.84;
 
 /** A pose in the measure of the painter's figures, by the sides of its picture. */
-export interface FoundPose {
+export interface BodyPose {
   readonly left: SideJoints;
   readonly right: SideJoints;
 }
@@ -16,7 +39,7 @@ export interface FoundPose {
  * heights from the pit of the neck. The body is measured by its legs, or by its trunk where they cannot be seen. Undefined
  * where the shoulders or both wrists are missing.
  */
-export function poseOf(joints: Joints, aspect: number): FoundPose | undefined {
+export function poseOf(joints: Joints, aspect: number): BodyPose | undefined {
   const at = (name: JointName): [number, number] | undefined => {
     const j = joints[name];
     return j && [j[0] * aspect, j[1]];
@@ -55,4 +78,21 @@ export function poseOf(joints: Joints, aspect: number): FoundPose | undefined {
   };
   const [own, other] = [measured('left'), measured('right')];
   return ls[0] < rs[0] ? { left: own, right: other } : { left: other, right: own };
+}
+
+/**
+ * How far two poses are apart: the mean distance of the joints that both have, in head heights. Undefined when they have none
+ * in common.
+ */
+export function poseDistance(a: BodyPose, b: BodyPose): number | undefined {
+  let sum = 0;
+  let count = 0;
+  for (const side of ['left', 'right'] as const)
+    for (const name of ['hand', 'elbow', 'foot', 'knee'] as const) {
+      const [p, q] = [a[side][name], b[side][name]];
+      if (!p || !q) continue;
+      sum += Math.hypot(p[0] - q[0], p[1] - q[1]);
+      count++;
+    }
+  return count ? sum / count : undefined;
 }

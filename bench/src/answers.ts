@@ -1,0 +1,153 @@
+/** npm run bench:answers [-- --side 192 --gives look,palette]: how every give answers to its weight */
+import {
+  CHANNELS,
+  describe,
+  GIVES,
+  measureArrival,
+  pictureFromRgba,
+  type Arrival,
+  type Descriptors,
+  type Gives,
+  type Picture,
+} from '@urbild/core';
+import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
+import { parseArgs } from 'util';
+import { foreignReferences, type ForeignReference } from '../../packages/engine/src/foreign';
+
+const PROMPTS = [
+  'Ilse walking in the harbour at noon',
+  'half figure of a man in the forest, autumn',
+  'Tove on the beach at dusk',
+];
+const WEIGHTS = [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75, 2];
+/** Arrivals nearer than this are one: a picture that stays as it is must not count as falling. */
+const EQUAL = 0.006;
+
+/** Spearman's rank correlation; ties share their mean rank. */
+export function spearman(x: readonly number[], y: readonly number[]): number {
+  const ranks = (v: readonly number[]) =>
+    v.map((a) => {
+      const less = v.filter((b) => b < a).length;
+      const same = v.filter((b) => b === a).length;
+      return less + (same + 1) / 2;
+    });
+  const [a, b] = [ranks(x), ranks(y)];
+  const mean = (a.length + 1) / 2;
+  const sum = (f: (i: number) => number) => a.reduce((s, _, i) => s + f(i), 0);
+  const spread = Math.sqrt(sum((i) => (a[i] - mean) ** 2) * sum((i) => (b[i] - mean) ** 2));
+  return spread ? sum((i) => (a[i] - mean) * (b[i] - mean)) / spread : 0;
+}
+
+interface Curve {
+  readonly gives: Gives;
+  readonly reference: string;
+  readonly arrivals: readonly number[];
+  readonly rank: number;
+  readonly channels: readonly Arrival['channels'][];
+}
+
+async function curve(
+  engine: BuiltInEngine,
+  gives: Gives,
+  { picture, told }: ForeignReference,
+  pixels: Picture,
+  target: Descriptors,
+  prompt: string,
+  side: number,
+): Promise<Curve | undefined> {
+  const [width, height] = [side, Math.round((side * 3) / 4)];
+  const request = (weight: number) =>
+    readRequest({
+      prompt,
+      width,
+      height,
+      seed: 7,
+      influences: [{ gives, weight, pictures: [{ content: picture.name, ...told }] }],
+    });
+  let control: RenderResult | undefined;
+  let controlled: Descriptors | undefined;
+  const arrivals: number[] = [];
+  const channels: Arrival['channels'][] = [];
+  for (const weight of WEIGHTS) {
+    const result = await engine.render(request(weight), () => Promise.resolve(pixels));
+    const described = describe(pictureFromRgba(result.rgba, width, height));
+    control ??= result;
+    controlled ??= described;
+    if (weight > 0 && result.idle.length) return undefined;
+    const sheet = Object.values(result.sheets)[0];
+    const others = figureDistances(request(weight).influences[0], result.figures, control.figures, sheet, {
+      picture: width / height,
+      reference: picture.width / picture.height,
+    });
+    const arrival: Arrival =
+      gives === 'thing'
+        ? { overall: presence(result, control), channels: {} }
+        : measureArrival(gives, described, controlled, target, others);
+    if (arrival.overall === undefined) return undefined;
+    channels.push(arrival.channels);
+    const before = arrivals[arrivals.length - 1];
+    arrivals.push(before !== undefined && Math.abs(arrival.overall - before) < EQUAL ? before : arrival.overall);
+  }
+  return { gives, reference: picture.name, arrivals, rank: spearman(WEIGHTS, arrivals), channels };
+}
+
+/** The part of the picture that is not as it was without: a thing has come in. */
+function presence(take: RenderResult, control: RenderResult): number {
+  let changed = 0;
+  for (let i = 0; i < take.rgba.length; i += 4) {
+    const d =
+      Math.abs(take.rgba[i] - control.rgba[i]) +
+      Math.abs(take.rgba[i + 1] - control.rgba[i + 1]) +
+      Math.abs(take.rgba[i + 2] - control.rgba[i + 2]);
+    changed += Math.min(1, d / 120);
+  }
+  return changed / (take.width * take.height);
+}
+
+async function main(): Promise<void> {
+  const { values } = parseArgs({
+    options: {
+      side: { type: 'string', default: '192' },
+      gives: { type: 'string' },
+      channels: { type: 'boolean', default: false },
+      references: { type: 'string' },
+      prompts: { type: 'string', default: '3' },
+    },
+  });
+  const engine = new BuiltInEngine();
+  const wanted = values.gives?.split(',') ?? GIVES;
+  const curves: Curve[] = [];
+  const references = foreignReferences().filter(
+    (r) => !values.references || values.references.split(',').includes(r.picture.name),
+  );
+  for (const gives of GIVES.filter((g) => wanted.includes(g))) {
+    const of: Curve[] = [];
+    for (const reference of references) {
+      const { rgba, width, height } = reference.picture;
+      const pixels = pictureFromRgba(rgba, width, height);
+      const target = describe(pixels);
+      for (const prompt of PROMPTS.slice(0, Number(values.prompts))) {
+        const found = await curve(engine, gives, reference, pixels, target, prompt, Number(values.side));
+        if (found) of.push(found);
+      }
+    }
+    curves.push(...of);
+    const good = of.filter((c) => c.rank >= 0.9);
+    console.log(`${gives.padEnd(11)} ${good.length}/${of.length} curves with a rank correlation of .9 or more`);
+    for (const c of of.filter((one) => one.rank < 0.9)) {
+      console.log(
+        `    ${c.reference.padEnd(22)} ${c.rank.toFixed(2)}  ${c.arrivals.map((a) => a.toFixed(2)).join(' ')}`,
+      );
+      if (!values.channels) continue;
+      for (const channel of CHANNELS)
+        if (c.channels[1][channel] !== undefined)
+          console.log(`        ${channel.padEnd(24)} ${c.channels.map((a) => (a[channel] ?? 0).toFixed(2)).join(' ')}`);
+    }
+  }
+  const good = curves.filter((c) => c.rank >= 0.9).length;
+  console.log(
+    `all         ${good}/${curves.length} = ${((100 * good) / Math.max(1, curves.length)).toFixed(0)} % (wanted: 90 %)`,
+  );
+}
+
+if (require.main === module) void main();

@@ -1,0 +1,36 @@
+import type { IdentityPart } from '../influence/types';
+import type { TraitName, TraitSheet } from './types';
+
+/** The part of an identity that a trait belongs to. */
+export const PART_OF_TRAIT: Readonly<Partial<Record<TraitName, IdentityPart>>> = {
+  skin: 'face',
+  eyes: 'face',
+  lips: 'face',
+  beard: 'face',
+  glasses: 'face',
+  'face width': 'face',
+  jaw: 'face',
+  'eye size': 'face',
+  'brow thickness': 'face',
+  'nose length': 'face',
+  'mouth fullness': 'face',
+  hair: 'hair',
+  'hair style': 'hair',
+  'hair length': 'hair',
+  build: 'build',
+  upper: 'clothes',
+  lower: 'clothes',
+  hat: 'clothes',
+  headwear: 'clothes',
+  species: 'build',
+  body: 'build',
+};
+
+/** The traits of a sheet that belong to some parts of an identity. */
+export const traitsOfParts = (sheet: TraitSheet, parts: readonly IdentityPart[]): TraitSheet =>
+  Object.fromEntries(
+    Object.entries(sheet).filter(([name]) => {
+      const part = PART_OF_TRAIT[name as TraitName];
+      return part !== undefined && parts.includes(part);
+    }),
+  );

@@ -1,0 +1,116 @@
+import {
+  fuseTraits,
+  nameOf,
+  partsOf,
+  poseDistance,
+  poseOf,
+  traitDistance,
+  traitsOfParts,
+  type JointName,
+  type Joints,
+  type Picture,
+  type SceneBrief,
+  type ToReference,
+  type TraitSheet,
+} from '@urbild/core';
+import type { FigureRecord } from '../painter/figures/record';
+import type { RequestInfluence } from '../request';
+import { faceOfRecord, type FaceFrame } from '../traits/frame';
+import { readTraits } from '../traits/readTraits';
+
+/** Somebody in a rendered picture; places in parts of width and height. */
+export interface RenderedFigure {
+  readonly kind: 'person' | 'creature';
+  /** As the words call them. */
+  readonly name?: string;
+  /** Left, top, right, bottom. */
+  readonly box: readonly [number, number, number, number];
+  readonly face?: FaceFrame;
+  readonly joints: Joints;
+  /** What the finished picture shows of them. */
+  readonly traits: TraitSheet;
+}
+
+const JOINT: Readonly<Record<string, string>> = {
+  shoulder: 'Shoulder',
+  elbow: 'Elbow',
+  hand: 'Wrist',
+  hip: 'Hip',
+  knee: 'Knee',
+  foot: 'Ankle',
+};
+
+/** The far side is drawn on the right of an unmirrored figure: the figure's own left. */
+function jointsOf({ joints, landmarks, yaw }: FigureRecord, w: number, h: number): Joints {
+  const out: Partial<Record<JointName, readonly [number, number]>> = {};
+  const far = yaw < 0 ? 'right' : 'left';
+  const near = yaw < 0 ? 'left' : 'right';
+  for (const [name, [x, y]] of Object.entries(joints)) {
+    const [side, joint] = name.split(' ');
+    const part = JOINT[joint];
+    if (part) out[`${side === 'far' ? far : near}${part}` as JointName] = [x / w, y / h];
+  }
+  if (landmarks.nose) out.nose = [landmarks.nose[0] / w, landmarks.nose[1] / h];
+  return out;
+}
+
+/** The people and creatures of a stage, with the traits that the finished picture shows of them. */
+export function figuresOf(records: readonly FigureRecord[], brief: SceneBrief, picture: Picture): RenderedFigure[] {
+  const { width: w, height: h } = picture;
+  return records.map((f) => {
+    const face = f.kind === 'person' ? faceOfRecord(f, w, h) : undefined;
+    // a face of a few pixels tells nothing
+    const legible = face && f.head >= 14;
+    return {
+      kind: f.kind,
+      name: brief.entities[f.entity] && nameOf(brief.entities[f.entity]),
+      box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
+      face,
+      joints: jointsOf(f, w, h),
+      traits: legible ? readTraits(picture, face).traits : {},
+    };
+  });
+}
+
+/** The figure that an influence is about: the one with its subject's name, else the first person. */
+export const figureFor = (
+  figures: readonly RenderedFigure[],
+  { subject }: Pick<RequestInfluence, 'subject'>,
+): RenderedFigure | undefined =>
+  figures.find((f) => subject !== undefined && f.name === subject) ??
+  figures.find((f) => f.kind === 'person') ??
+  figures[0];
+
+/** How far a take and its control are from what an influence gives of a pose and an identity, as far as both can be told. */
+export function figureDistances(
+  influence: RequestInfluence,
+  take: readonly RenderedFigure[],
+  control: readonly RenderedFigure[],
+  sheet: TraitSheet | undefined,
+  aspect: { readonly picture: number; readonly reference: number },
+): Partial<Record<'pose' | 'identity', ToReference>> {
+  const [a, b] = [figureFor(take, influence), figureFor(control, influence)];
+  if (!a || !b) return {};
+  const out: Partial<Record<'pose' | 'identity', ToReference>> = {};
+  const parts = partsOf(influence);
+  if (sheet && parts.length) {
+    const wanted = traitsOfParts(sheet, parts);
+    const [x, y] = [traitDistance(a.traits, wanted), traitDistance(b.traits, wanted)];
+    if (x !== undefined && y !== undefined) out.identity = { take: x, control: y };
+  }
+  const joints = influence.pictures.find((p) => p.joints)?.joints;
+  const pose = joints && poseOf(joints, aspect.reference);
+  const [p, q] = [poseOf(a.joints, aspect.picture), poseOf(b.joints, aspect.picture)];
+  if (pose && p && q) {
+    const [x, y] = [poseDistance(p, pose), poseDistance(q, pose)];
+    if (x !== undefined && y !== undefined) out.pose = { take: x, control: y };
+  }
+  return out;
+}
+
+/** What is known of whoever an influence shows, from what the request tells; undefined when it tells nothing. */
+export function toldSheet({ traits, pictures }: RequestInfluence): TraitSheet | undefined {
+  if (traits) return traits;
+  const sheets = pictures.flatMap((p) => p.traits ?? []);
+  return sheets.length ? fuseTraits(sheets) : undefined;
+}

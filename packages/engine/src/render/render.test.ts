@@ -1,0 +1,135 @@
+import { createHash } from 'crypto';
+import { createPicture, pictureFromRgba, pictureToRgba, type Picture } from '@urbild/core';
+import { BuiltInEngine, RenderStopped } from '../engine';
+import { RequestError, type RenderRequest } from '../request';
+import { foreignPhotograph, influence, request } from '../testing';
+import { boxOf, maskOf } from './masks';
+
+const engine = new BuiltInEngine();
+const [W, H] = [96, 64];
+const photograph = foreignPhotograph(W, H);
+/** White in the right half. */
+const half: Picture = createPicture(W, H);
+for (let i = 0; i < W * H; i++) half.planes[0][i] = i % W >= W / 2 ? 1 : 0;
+const pictures: Record<string, Picture> = { foreign: photograph, other: foreignPhotograph(W, H, 9), half };
+const render = (r: Partial<RenderRequest>) =>
+  engine.render(request({ width: W, height: H, ...r }), (c) => Promise.resolve(pictures[c]));
+const digest = (b: Uint8ClampedArray) => createHash('sha256').update(b).digest('hex');
+const distance = (a: Uint8ClampedArray, b: Uint8ClampedArray) =>
+  a.reduce((s, v, i) => s + Math.abs(v - b[i]), 0) / a.length;
+const start = (change: number) => ({ content: 'other', change });
+const bytes = pictureToRgba(pictures.other);
+
+describe('a start picture', () => {
+  test('comes back byte for byte without change', async () => {
+    const { rgba } = await render({ start: start(0), influences: [influence()] });
+    expect(digest(rgba)).toBe(digest(bytes));
+  });
+
+  test('gives way evenly: every step of change takes it further away', async () => {
+    const away: number[] = [];
+    for (const change of [0, 0.2, 0.4, 0.6, 0.8, 1])
+      away.push(distance((await render({ start: start(change), influences: [influence()] })).rgba, bytes));
+    for (let k = 1; k < away.length; k++) expect(away[k]).toBeGreaterThan(away[k - 1]);
+    expect(Math.max(...away.slice(1).map((d, k) => d - away[k]))).toBeLessThan(0.6 * away[5]);
+  });
+
+  test('with whole change nothing of it is left', async () => {
+    const whole = await render({ start: start(1) });
+    expect(digest(whole.rgba)).toBe(digest((await render({})).rgba));
+  });
+});
+
+describe('a mask', () => {
+  const mask = { content: 'half', invert: false, feather: 0.05 };
+
+  test('outside not one byte changes, inside much does', async () => {
+    const { rgba } = await render({ start: start(1), mask });
+    let inside = 0;
+    for (let i = 0; i < W * H; i++)
+      for (let c = 0; c < 4; c++) {
+        if (i % W < W / 2) expect(rgba[4 * i + c]).toBe(bytes[4 * i + c]);
+        else inside += Math.abs(rgba[4 * i + c] - bytes[4 * i + c]);
+      }
+    expect(inside / (W * H)).toBeGreaterThan(5);
+  });
+
+  test('turned around it changes the other side', async () => {
+    const { rgba } = await render({ start: start(1), mask: { ...mask, invert: true } });
+    for (let i = 0; i < W * H; i++) if (i % W >= W / 2) expect(rgba[4 * i]).toBe(bytes[4 * i]);
+    expect(distance(rgba, bytes)).toBeGreaterThan(3);
+  });
+
+  test('needs a picture to hold', async () => {
+    await expect(render({ mask })).rejects.toThrow(RequestError);
+  });
+
+  test('its soft edge lies inside, and its box can be told', () => {
+    const m = maskOf(half, mask, W, H);
+    expect(m.filter((_, i) => i % W < W / 2).every((v) => v === 0)).toBe(true);
+    expect(m[10 * W + W - 10]).toBe(1);
+    expect(m[10 * W + W / 2]).toBeLessThan(0.6);
+    expect(boxOf(maskOf(half, { ...mask, feather: 0 }, W, H), W, H)).toEqual([0.5, 0, 1, 1]);
+    expect(boxOf(new Float32Array(W * H), W, H)).toBeUndefined();
+  });
+});
+
+test('an influence that is bound to a region leaves the rest alone', async () => {
+  const free = await render({});
+  const bound = await render({ influences: [influence({ region: { content: 'half', invert: false, feather: 0 } })] });
+  for (let i = 0; i < W * H; i++) if (i % W < W / 2 - 1) expect(bound.rgba[4 * i]).toBe(free.rgba[4 * i]);
+  expect(distance(bound.rgba, free.rgba)).toBeGreaterThan(3);
+});
+
+test('influences that can do nothing are named with the reason', async () => {
+  const { idle } = await render({
+    prompt: 'the harbour at noon',
+    influences: [
+      influence({ gives: 'pose' }),
+      influence({ id: 'b', gives: 'character', traits: { skin: { colour: [0.5, 0, 0], confidence: 1 } } }),
+    ],
+  });
+  expect(idle).toEqual([
+    { influence: 'a', reason: 'nothing-to-give' },
+    { influence: 'b', reason: 'nobody-to-take' },
+  ]);
+});
+
+test('whoever is in the picture is told with place, joints and traits', async () => {
+  const { figures } = await engine.render(
+    request({ prompt: 'portrait of Ilse, harbour at noon', width: 192, height: 192 }),
+    () => Promise.reject(new Error('no picture is needed')),
+  );
+  expect(figures).toHaveLength(1);
+  expect(figures[0]).toMatchObject({ kind: 'person', name: 'Ilse' });
+  expect(figures[0].face!.eyes[1]).toBeLessThan(figures[0].face!.chin[1]);
+  expect(figures[0].traits.skin!.colour![0]).toBeGreaterThan(0.5);
+});
+
+test('a stop is heard within 100 ms at whatever moment it comes', async () => {
+  const asked = request({ width: 256, height: 192, influences: [influence()] });
+  const waited: number[] = [];
+  for (let k = 0; k < 12; k++) {
+    const signal = { aborted: false };
+    let at = 0;
+    const stop = () => {
+      signal.aborted = true;
+      at = performance.now();
+    };
+    let steps = 0;
+    const run = engine.render(
+      asked,
+      () => Promise.resolve(photograph),
+      () => ++steps === 1 + (k % 5) && stop(),
+      signal,
+    );
+    await expect(run).rejects.toThrow(RenderStopped);
+    waited.push(performance.now() - at);
+  }
+  // the engine looks for a stop before every piece of work: the longest piece counts, on a busy machine too
+  expect(waited.sort((a, b) => a - b)[6]).toBeLessThan(100);
+});
+
+test('a picture goes through bytes and back unchanged', () => {
+  expect(digest(pictureToRgba(pictureFromRgba(bytes, W, H)))).toBe(digest(bytes));
+});
