@@ -1,5 +1,5 @@
 import { GIVES, type Influence, type Weighing } from './types';
-import { warningsOf, type MixWarning, type WarningKind } from './warnings';
+import { idleWarnings, warningsOf, type MixWarning, type WarningKind } from './warnings';
 
 const give = (id: string, fields: Partial<Influence> = {}): Influence => ({
   id,
@@ -63,4 +63,18 @@ test('causes speak of references by their names', () => {
     names: { a: 'Carved quay' },
   });
   expect(warning.cause).toContain('Carved quay');
+});
+
+test('an influence that did nothing says why and offers what helps', () => {
+  const [pose, face] = idleWarnings(
+    [
+      { influence: 'a', gives: 'pose', reason: 'nothing-to-give' },
+      { influence: 'b', gives: 'face', reason: 'nobody-to-take' },
+    ],
+    { a: 'Kettle' },
+  );
+  expect(pose.cause).toMatch(/^Kettle has no pose to give: no shoulders/);
+  expect(pose.mend!.changes).toEqual([{ influence: 'a', set: { gives: 'look' } }]);
+  expect(face.cause).toContain('the face of b');
+  expect(face.mend!.changes[0].set).toEqual({ on: false });
 });

@@ -17,7 +17,9 @@ export type WarningKind =
   | 'span-misses'
   | 'weight-beyond'
   | 'not-supported'
-  | 'word-look-clash';
+  | 'word-look-clash'
+  | 'nothing-to-give'
+  | 'nobody-to-take';
 
 /** Something about a mix that a person should know before time is spent. */
 export interface MixWarning {
@@ -64,6 +66,41 @@ export function warningsOf(mix: Weighing, context: WarningContext = {}): MixWarn
     ...weightBeyond(acting, name),
     ...wordLookClash(acting, context, name),
   ];
+}
+
+/** An influence of which a take found out that it could do nothing. */
+export interface IdleFinding {
+  readonly influence: string;
+  readonly gives: Gives;
+  readonly reason: 'nothing-to-give' | 'nobody-to-take';
+}
+
+const NEEDS: Readonly<Partial<Record<Gives, string>>> = {
+  pose: 'no shoulders and hands of anybody were found in it',
+  face: 'no face was found in it',
+  character: 'no face and no clear figure were found in it',
+  outfit: 'no clothes of anybody were found in it',
+};
+
+/** Warnings about influences that did nothing in a take, by the names that they are spoken of. */
+export function idleWarnings(idle: readonly IdleFinding[], names: Readonly<Record<string, string>>): MixWarning[] {
+  return idle.map(({ influence, gives, reason }): MixWarning => {
+    const name = names[influence] ?? influence;
+    const off = { label: `Switch ${name} off`, changes: [{ influence, set: { on: false } }] };
+    return reason === 'nobody-to-take'
+      ? {
+          kind: reason,
+          influences: [influence],
+          cause: `Nobody is in the picture who could take the ${gives} of ${name}: the words name nobody for it.`,
+          mend: off,
+        }
+      : {
+          kind: reason,
+          influences: [influence],
+          cause: `${name} has no ${gives} to give: ${NEEDS[gives] ?? 'nothing of the kind was found in it'}. It can be marked by hand in the library.`,
+          mend: { label: 'Let it give its look', changes: [{ influence, set: { gives: 'look' } }] },
+        };
+  });
 }
 
 type Name = (id: string) => string;

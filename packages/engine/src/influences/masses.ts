@@ -31,13 +31,14 @@ export interface MassPull {
 /**
  * Lets a painted stage take over the arrangement of references: their masses are filled with patches of the stage itself, so
  * that light stays with light and dark with dark and nothing shines through. Figures of the stage stay in front, at the place
- * that the layout gave them.
+ * that the layout gave them. `over` is the literalness, 1 or more.
  */
 export function rearrange(
   stage: Picture,
   labels: Uint8Array,
   figures: readonly FigureRecord[],
   pulls: readonly MassPull[],
+  over: number,
   seed: number,
   checkpoint: () => void,
 ): Picture {
@@ -68,7 +69,22 @@ export function rearrange(
       plane[i] += at * (other[i] - plane[i]);
     }
   });
+  drawLines(out, wanted, LINES * total + MORE_LINES * Math.min(1, over - 1));
   return before(out, stage, hold);
+}
+
+/** How strongly the fine lines of a layout follow at a whole share, and how much more where it is taken literally. */
+const LINES = 0.3;
+const MORE_LINES = 0.6;
+
+/** Fine lines of the reference: only what its lightness has between broad forms and grain. Changes `out`. */
+function drawLines(out: Picture, wanted: Picture, amount: number): void {
+  const { width: w, height: h } = out;
+  const size = Math.max(w, h);
+  const fine = blurPlane(wanted.planes[0], w, h, size / 400);
+  const broad = blurPlane(wanted.planes[0], w, h, size / 45);
+  const L = out.planes[0];
+  for (let i = 0; i < L.length; i++) L[i] = Math.min(0.98, Math.max(0.04, L[i] + amount * (fine[i] - broad[i])));
 }
 
 /** How long, in parts of the share, a mass takes to change over. */

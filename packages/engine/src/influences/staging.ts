@@ -153,7 +153,9 @@ export function stageChanges(
   const changes: ((picture: Picture) => Picture)[] = [];
   const masses = giving('layout', plan.layout).map((p) => ({ picture: p.picture, share: shareOf(p, plan.layout) }));
   if (masses.length)
-    changes.push((picture) => rearrange(picture, stage.labels, stage.figures, masses, seed, checkpoint));
+    changes.push((picture) =>
+      rearrange(picture, stage.labels, stage.figures, masses, plan.layoutOver, seed, checkpoint),
+    );
   for (const p of giving('place', plan.layout)) {
     const person = p.told.joints ? subjectOf(p.picture, p.told) : undefined;
     const hold = holdOf(stage.labels, stage.figures, w, h);

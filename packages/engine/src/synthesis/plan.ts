@@ -45,6 +45,8 @@ export interface SynthesisPlan {
   readonly colour: readonly number[];
   /** Sum of the pulls on the palette where it is above 1, else 1. */
   readonly colourOver: number;
+  /** The same for the layout. */
+  readonly layoutOver: number;
   /** Per influence: share of the layout. */
   readonly layout: readonly number[];
   /** Per influence: share of the pose, and of what a thing is. */
@@ -81,7 +83,8 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
   const half = (s: number) => s / 2;
   const { influences: colours, over: colourOver } = take('colour', 0, 1);
   const colour = unlessHint(colours, half);
-  const layout = unlessHint(take('layout', 0, 1).influences, nothing);
+  const { influences: layouts, over: layoutOver } = take('layout', 0, 1);
+  const layout = unlessHint(layouts, nothing);
   const pose = unlessHint(take('pose', 0, 1).influences, nothing);
   const identity = unlessHint(take('identity', 0, 1).influences, half);
   const n = PARTS.length;
@@ -96,7 +99,7 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     };
   });
   const close = influences.some((i) => i.on && i.weight > 0 && i.reading === 'close');
-  return { colour, colourOver, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
+  return { colour, colourOver, layoutOver, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
 }
 
 /**

@@ -60,13 +60,16 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     });
   };
   const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0];
-  const warnings = useMemo(() => warningsFor(mix, lookup, gives), [mix, lookup, gives]);
+  const warnings = useMemo(() => warningsFor(mix, lookup, gives, shown), [mix, lookup, gives, shown]);
   const add = (influence: MixInfluence) =>
     change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] }));
   const mend = (w: MixWarning) =>
     change((m) => ({
       ...m,
-      influences: m.influences.map((i) => ({ ...i, ...w.mend!.changes.find((c) => c.influence === i.id)?.set })),
+      influences: m.influences.map((i) => ({
+        ...i,
+        ...(w.mend!.changes.find((c) => c.influence === i.id)?.set as Partial<MixInfluence>),
+      })),
     }));
   const render = async () => {
     await save();

@@ -1,7 +1,7 @@
 import { Dices } from 'lucide-react';
 import type { MixSettings } from '../../api/client';
 import { Tip } from '../../parts/Tip';
-import { NumberField } from './LaneHead';
+import { NumberField } from './NumberField';
 
 const ASPECTS: readonly MixSettings['aspect'][] = ['3:2', '2:3', '1:1', '4:3', '3:4', '16:9', '2:1'];
 const box = 'flex items-center rounded-lg border border-line bg-card px-2.5 py-1';

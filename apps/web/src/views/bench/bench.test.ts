@@ -35,7 +35,7 @@ test('every kind of reference has first values that raise no warning', () => {
   for (const kind of ['style', 'character', 'face', 'image'] as const) {
     const influence = newInfluence(reference(kind));
     const mix = { influences: [influence], settings: { aspect: '3:2', seed: 1, balance: 1 } } as unknown as Mix;
-    expect(warningsFor(mix, lookupIn(sources(reference(kind))), ['look', 'palette', 'everything'])).toEqual([]);
+    expect(warningsFor(mix, lookupIn(sources(reference(kind))), GIVES)).toEqual([]);
   }
   expect(newInfluence(reference('style')).id).not.toBe(newInfluence(reference('style')).id);
 });
@@ -64,4 +64,14 @@ test('a take shows a mix only if words, seed and influences are the same', () =>
   expect(showsMix({ ...take, influences: [{ ...rest, id }] }, mix)).toBe(true);
   expect(showsMix({ ...take, seed: 5 }, mix)).toBe(false);
   expect(showsMix({ ...take, influences: [{ ...influences[0], weight: 0.1 }] }, mix)).toBe(false);
+});
+
+test('what a take found out of an influence is a warning as long as the influence gives the same', () => {
+  const influence = { ...newInfluence(reference('face')), gives: 'pose' as const, weight: 0.5 };
+  const mix = { influences: [influence], settings: { balance: 1 } } as unknown as Mix;
+  const take = { influences: [influence], idle: [{ influenceId: influence.id, reason: 'nothing-to-give' as const }] };
+  const lookup = lookupIn(sources(reference('face')));
+  expect(warningsFor(mix, lookup, GIVES, take)[0].cause).toContain('a face has no pose to give');
+  const other = { ...mix, influences: [{ ...influence, gives: 'look' as const }] } as Mix;
+  expect(warningsFor(other, lookup, GIVES, take)).toEqual([]);
 });

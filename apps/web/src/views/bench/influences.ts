@@ -1,4 +1,4 @@
-import { warningsOf, type Gives, type MixWarning } from '@urbild/core';
+import { idleWarnings, warningsOf, type Gives, type MixWarning } from '@urbild/core';
 import type { Mix, MixInfluence, Reference, Take } from '../../api/client';
 import type { Hue } from '../../theme/kinds';
 
@@ -6,9 +6,11 @@ import type { Hue } from '../../theme/kinds';
 const FIRST: Readonly<Record<Reference['kind'], Pick<MixInfluence, 'gives' | 'weight' | 'from' | 'to'>>> = {
   style: { gives: 'look', weight: 0.8, from: 0, to: 1 },
   image: { gives: 'everything', weight: 0.4, from: 0, to: 0.5 },
-  character: { gives: 'palette', weight: 0.4, from: 0, to: 0.6 },
-  face: { gives: 'palette', weight: 0.3, from: 0, to: 0.6 },
+  character: { gives: 'character', weight: 0.8, from: 0, to: 1 },
+  face: { gives: 'face', weight: 0.8, from: 0, to: 1 },
 };
+/** What a character gives where the engine cannot take characters. */
+const COLOURS_ONLY = { gives: 'palette', weight: 0.4, from: 0, to: 0.6 } as const;
 
 const newId = () => crypto.randomUUID().slice(0, 8);
 
@@ -38,7 +40,7 @@ export const characterInfluence = (characterId: string, weight: number, able: re
   referenceId: characterId,
   reading: 'normal',
   on: true,
-  ...(able.includes('character') ? { gives: 'character' as const, weight, from: 0, to: 1 } : FIRST.character),
+  ...(able.includes('character') ? { gives: 'character' as const, weight, from: 0, to: 1 } : COLOURS_ONLY),
 });
 
 /** The spans that one key sets. */
@@ -77,16 +79,39 @@ export function warningsFor(
   mix: Pick<Mix, 'influences' | 'settings'>,
   lookup: Lookup,
   supported: readonly Gives[] | undefined,
+  take?: Pick<Take, 'idle' | 'influences'>,
 ): MixWarning[] {
   const names = Object.fromEntries(mix.influences.map((i) => [i.id, lookup.name(i)]));
-  return warningsOf({ influences: mix.influences, balance: mix.settings.balance }, { names, supported });
+  const { influences } = mix;
+  // what a take found out of an influence holds as long as the influence gives the same
+  const found = (take?.idle ?? []).flatMap(({ influenceId, reason }) => {
+    const [now, then] = [influences, take!.influences].map((list) => list.find((i) => i.id === influenceId));
+    return now?.on && now.gives === then?.gives ? [{ influence: influenceId, gives: now.gives, reason }] : [];
+  });
+  return [
+    ...idleWarnings(found, names),
+    ...warningsOf({ influences, balance: mix.settings.balance }, { names, supported }),
+  ];
 }
 
-const FIELDS = ['id', 'of', 'referenceId', 'gives', 'weight', 'from', 'to', 'reading', 'on'] as const;
+const FIELDS = [
+  'id',
+  'of',
+  'referenceId',
+  'gives',
+  'weight',
+  'from',
+  'to',
+  'reading',
+  'on',
+  'subject',
+  'fill',
+] as const;
+const sameParts = (a: MixInfluence, b: MixInfluence) => (a.parts ?? []).join() === (b.parts ?? []).join();
 
 /** True if two lists of influences are the same, field by field. */
 const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]): boolean =>
-  a.length === b.length && a.every((x, i) => FIELDS.every((f) => x[f] === b[i][f]));
+  a.length === b.length && a.every((x, i) => FIELDS.every((f) => x[f] === b[i][f]) && sameParts(x, b[i]));
 
 /** True if a take shows just the words, settings and influences of a mix. */
 export const showsMix = (take: Take, mix: Pick<Mix, 'prompt' | 'settings' | 'influences'>): boolean =>

@@ -1,0 +1,157 @@
+import { IDENTITY_PARTS, READINGS, type Gives } from '@urbild/core';
+import { Trash2 } from 'lucide-react';
+import type { MixInfluence } from '../../api/client';
+import { percent, READY_SPANS, round } from './influences';
+import { NumberField } from './NumberField';
+
+interface Props {
+  readonly influence: MixInfluence;
+  readonly name: string;
+  readonly gives: readonly Gives[];
+  readonly onChange: (fields: Partial<MixInfluence>) => void;
+  readonly onRemove: () => void;
+}
+
+/** Everything about one influence: what it gives, of whom, how it is read, where it pulls. */
+export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props) {
+  const carriesIdentity = ['character', 'face', 'outfit'].includes(influence.gives);
+  const chip = (chosen: boolean) =>
+    `rounded-full border px-2.5 py-0.5 text-sm ${chosen ? 'border-ink bg-ink text-paper' : 'border-line hover:border-edge'}`;
+  return (
+    <div className="flex flex-col gap-3">
+      <h3 className="font-title text-lg">{name}</h3>
+      <Group title="It gives">
+        {gives.map((g) => (
+          <button
+            key={g}
+            type="button"
+            aria-pressed={influence.gives === g}
+            className={chip(influence.gives === g)}
+            onClick={() => onChange({ gives: g })}
+          >
+            {g}
+          </button>
+        ))}
+      </Group>
+      {carriesIdentity && (
+        <label className="flex items-center gap-2 text-sm text-muted">
+          of
+          <input
+            key={influence.subject ?? ''}
+            defaultValue={influence.subject ?? ''}
+            maxLength={120}
+            placeholder={influence.of === 'character' ? name : 'everybody'}
+            aria-label={`Whom ${name} acts on`}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') e.currentTarget.blur();
+              e.stopPropagation();
+            }}
+            onBlur={(e) => {
+              const subject = e.currentTarget.value.trim() || undefined;
+              if (subject !== influence.subject) onChange({ subject });
+            }}
+            className="min-w-0 flex-1 rounded border border-line bg-card px-2 py-0.5 text-ink"
+          />
+        </label>
+      )}
+      {influence.gives === 'character' && (
+        <Group title="It carries">
+          {IDENTITY_PARTS.map((part) => {
+            const carried = influence.parts ?? IDENTITY_PARTS;
+            const on = carried.includes(part);
+            return (
+              <button
+                key={part}
+                type="button"
+                aria-pressed={on}
+                className={chip(on)}
+                onClick={() => {
+                  const next = IDENTITY_PARTS.filter((p) => (p === part ? !on : carried.includes(p)));
+                  // somebody of whom nothing is carried is an influence that is off
+                  if (next.length) onChange({ parts: next.length === IDENTITY_PARTS.length ? undefined : next });
+                }}
+              >
+                {part}
+              </button>
+            );
+          })}
+        </Group>
+      )}
+      {influence.gives === 'shape' && (
+        <Group title="The picture fills">
+          {(['inside', 'around'] as const).map((fill) => (
+            <button
+              key={fill}
+              type="button"
+              aria-pressed={(influence.fill ?? 'inside') === fill}
+              className={chip((influence.fill ?? 'inside') === fill)}
+              onClick={() => onChange({ fill })}
+            >
+              {fill === 'inside' ? 'the shape' : 'what is around it'}
+            </button>
+          ))}
+        </Group>
+      )}
+      <Group title="It is read">
+        {READINGS.map((r) => (
+          <button
+            key={r}
+            type="button"
+            aria-pressed={influence.reading === r}
+            className={chip(influence.reading === r)}
+            onClick={() => onChange({ reading: r })}
+          >
+            {r === 'hint' ? 'as a hint' : r === 'loose' ? 'loosely' : r === 'close' ? 'closely' : 'normally'}
+          </button>
+        ))}
+      </Group>
+      <Group title={`It pulls from ${percent(influence.from)} to ${percent(influence.to)}`}>
+        {READY_SPANS.map((s) => (
+          <button
+            key={s.name}
+            type="button"
+            className={chip(influence.from === s.from && influence.to === s.to)}
+            onClick={() => onChange({ from: s.from, to: s.to })}
+          >
+            {s.name}
+          </button>
+        ))}
+        <NumberField
+          label="Start in percent"
+          value={influence.from * 100}
+          max={influence.to * 100}
+          step={5}
+          digits={0}
+          onSave={(v) => onChange({ from: round(v / 100) })}
+          className="w-14 border border-line px-1"
+        />
+        <NumberField
+          label="End in percent"
+          value={influence.to * 100}
+          min={influence.from * 100}
+          max={100}
+          step={5}
+          digits={0}
+          onSave={(v) => onChange({ to: round(v / 100) })}
+          className="w-14 border border-line px-1"
+        />
+      </Group>
+      <button
+        type="button"
+        onClick={onRemove}
+        className="flex items-center gap-1.5 self-start text-sm text-cinnabar underline"
+      >
+        <Trash2 size={14} aria-hidden /> Take it out of the mix
+      </button>
+    </div>
+  );
+}
+
+function Group({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm text-muted">{title}</legend>
+      <div className="flex flex-wrap items-center gap-1.5">{children}</div>
+    </fieldset>
+  );
+}
