@@ -1,10 +1,12 @@
 /** npm run bench:answers [-- --side 192 --gives look,palette]: how every give answers to its weight */
 import {
   CHANNELS,
+  createPicture,
   describe,
   GIVES,
   measureArrival,
   pictureFromRgba,
+  resample,
   type Arrival,
   type Descriptors,
   type Gives,
@@ -64,6 +66,8 @@ async function curve(
       seed: 7,
       influences: [{ gives, weight, pictures: [{ content: picture.name, ...told }] }],
     });
+  // a silhouette is fitted, not stretched: it arrives where it is fitted to
+  const wanted = gives === 'shape' ? describe(fitted(pixels, width, height)) : target;
   let control: RenderResult | undefined;
   let controlled: Descriptors | undefined;
   const arrivals: number[] = [];
@@ -82,13 +86,27 @@ async function curve(
     const arrival: Arrival =
       gives === 'thing'
         ? { overall: presence(result, control), channels: {} }
-        : measureArrival(gives, described, controlled, target, others);
+        : measureArrival(gives, described, controlled, wanted, others);
     if (arrival.overall === undefined) return undefined;
     channels.push(arrival.channels);
     const before = arrivals[arrivals.length - 1];
     arrivals.push(before !== undefined && Math.abs(arrival.overall - before) < EQUAL ? before : arrival.overall);
   }
   return { gives, reference: picture.name, arrivals, rank: spearman(WEIGHTS, arrivals), channels };
+}
+
+/** A picture laid on white of another format, as large as it goes. */
+function fitted(picture: Picture, w: number, h: number): Picture {
+  const k = Math.min(w / picture.width, h / picture.height);
+  const small = resample(picture, Math.round(picture.width * k), Math.round(picture.height * k));
+  const out = createPicture(w, h);
+  out.planes[0].fill(1);
+  const [dx, dy] = [(w - small.width) >> 1, (h - small.height) >> 1];
+  out.planes.forEach((plane, c) => {
+    for (let y = 0; y < small.height; y++)
+      for (let x = 0; x < small.width; x++) plane[(y + dy) * w + x + dx] = small.planes[c][y * small.width + x];
+  });
+  return out;
 }
 
 /** The part of the picture that is not as it was without: a thing has come in. */

@@ -1,6 +1,7 @@
 /** npm run bench: ratios against a named floor, both measured in this run. */
 import 'reflect-metadata';
 import { benchEngine } from './engine';
+import { benchIdentity } from './identity';
 import { benchImport, benchSearch } from './library';
 import { benchServer } from './server';
 import { benchTraits } from './traits';
@@ -11,5 +12,6 @@ async function main(): Promise<void> {
   await benchImport();
   await benchSearch();
   await benchTraits();
+  await benchIdentity();
 }
 void main();

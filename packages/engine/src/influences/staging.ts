@@ -8,7 +8,7 @@ import { decideIdentities, sheetOf, type Identities } from './identity';
 import { environmentLike, mixLight } from './light';
 import { holdOf, rearrange } from './masses';
 import { backdropOf, setBefore } from './place';
-import { fillShape, silhouette } from './shape';
+import { fillShape, shapeFaults, silhouette } from './shape';
 import { subjectAlpha, subjectOf } from './subject';
 import { setThing } from './thing';
 
@@ -75,6 +75,9 @@ export function directPainter(
   const identities = decideIdentities(brief, { influences, balance: request.balance }, sheets);
   return { hints, light, identities, sheets, empty };
 }
+
+/** Part of a picture that may be neither dark nor light in a silhouette. */
+const TONED = 0.2;
 
 /** The traits that speak of what an influence gives. */
 function tellsAnything(sheet: TraitSheet, { gives }: RequestInfluence): boolean {
@@ -151,7 +154,13 @@ export function stageChanges(
   const giving = (gives: string, shares: readonly number[]) =>
     loaded.filter((p) => influences[p.influence].gives === gives && shareOf(p, shares) > 0.005);
   const changes: ((picture: Picture) => Picture)[] = [];
-  const masses = giving('layout', plan.layout).map((p) => ({ picture: p.picture, share: shareOf(p, plan.layout) }));
+  // a toned drawing is no silhouette: it serves as a layout
+  const shapes = giving('shape', plan.layout);
+  const toned = shapes.filter((p) => shapeFaults(p.picture, 128, 128).grey > TONED);
+  const masses = [...giving('layout', plan.layout), ...toned].map((p) => ({
+    picture: p.picture,
+    share: shareOf(p, plan.layout),
+  }));
   if (masses.length)
     changes.push((picture) =>
       rearrange(picture, stage.labels, stage.figures, masses, plan.layoutOver, seed, checkpoint),
@@ -168,7 +177,7 @@ export function stageChanges(
     const cut = { picture: p.picture, alpha: subjectAlpha(p.picture, found.box), box: found.box };
     changes.push((picture) => setThing(picture, stage.labels, cut, shareOf(p, plan.identity), stage.figures));
   }
-  for (const p of giving('shape', plan.layout)) {
+  for (const p of shapes.filter((one) => !toned.includes(one))) {
     const mask = silhouette(p.picture, w, h);
     changes.push((picture) =>
       fillShape(picture, mask, shareOf(p, plan.layout), influences[p.influence].fill === 'around'),
