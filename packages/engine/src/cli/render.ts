@@ -17,11 +17,12 @@ async function main(): Promise<void> {
   const file = path.resolve(base, values.request);
   const request = readRequest(JSON.parse(await readFile(file, 'utf8')));
   const rendered = await new BuiltInEngine().render(
-    values.control ? { ...request, influences: [] } : request,
+    values.control ? { ...request, influences: [], start: undefined, mask: undefined } : request,
     async (content) => {
       const { data, info } = await sharp(path.resolve(path.dirname(file), content), { limitInputPixels: 1e8 })
         .rotate()
         .toColourspace('srgb')
+        .flatten({ background: '#ffffff' })
         .ensureAlpha()
         .resize(1536, 1536, { fit: 'inside', withoutEnlargement: true })
         .raw()
@@ -34,6 +35,7 @@ async function main(): Promise<void> {
     .removeAlpha()
     .png()
     .toFile(path.resolve(base, values.out));
+  for (const { influence, reason } of rendered.idle) console.error(`${influence}: ${reason.replaceAll('-', ' ')}`);
   for (const { text } of rendered.unheard) console.error(`not understood: ${text}`);
 }
 

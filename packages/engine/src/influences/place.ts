@@ -44,7 +44,7 @@ export function setBefore(stage: Picture, hold: Float32Array, backdrop: Picture,
   }));
   const [from, to] = [splitBands(stage, sizes), splitBands(backdrop, sizes)];
   from.forEach((band, l) => {
-    const amount = smoothstep(0.12 * l, 0.5 + 0.12 * l, share);
+    const amount = smoothstep(0.08 * l, 0.72 + 0.07 * l, share);
     band.planes.forEach((plane, c) => {
       const other = to[l].planes[c];
       for (let i = 0; i < plane.length; i++) plane[i] += amount * (other[i] - plane[i]);

@@ -38,6 +38,7 @@ function pictureOf(dir: string, hash: string): Promise<Picture> {
   if (!picture) {
     picture = sharp(fileOf(dir, hash))
       .resize(ENGINE_SIDE, ENGINE_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
       .ensureAlpha()
       .raw()
       .toBuffer({ resolveWithObject: true })
