@@ -1,4 +1,5 @@
-import { createPicture, type Picture } from '@urbild/core';
+import { createPicture, GIVES, meanShares, READINGS, type Picture } from '@urbild/core';
+import fc from 'fast-check';
 import { REGION } from '../painter/stage/region';
 import { LeastRecentlyUsed } from './cache';
 import { contourLines, detailMask, surfaceArea } from './detail';
@@ -84,4 +85,29 @@ test('the subject of a reference is told from its surface', () => {
   const free = area.reduce((a, b) => a + b, 0) / area.length;
   expect(free).toBeGreaterThan(0.8);
   expect(free).toBeLessThan(0.92);
+});
+
+test('the log of shares is the formula, for 200 mixes of any kind', () => {
+  const moment = fc.double({ min: 0, max: 1, noNaN: true });
+  const one = fc
+    .record({
+      gives: fc.constantFrom(...GIVES),
+      weight: fc.double({ min: 0, max: 4, noNaN: true }),
+      span: fc.tuple(moment, moment),
+      on: fc.boolean(),
+      reading: fc.constantFrom(...READINGS),
+    })
+    .map(({ span, ...rest }): ReadInfluence => ({ id: 'x', ...rest, from: Math.min(...span), to: Math.max(...span) }));
+  fc.assert(
+    fc.property(fc.array(one, { maxLength: 6 }), fc.double({ min: 0, max: 2, noNaN: true }), (influences, balance) => {
+      const { log } = planSynthesis(influences, balance);
+      expect(new Set(log.map((r) => r.channel)).size).toBe(5);
+      for (const { channel, from, to, influences: used, words } of log) {
+        const formula = meanShares({ influences, balance }, channel, from, to);
+        formula.influences.forEach((share, k) => expect(Math.abs(used[k] - share)).toBeLessThan(1e-9));
+        expect(Math.abs(words - formula.words)).toBeLessThan(1e-9);
+      }
+    }),
+    { numRuns: 200 },
+  );
 });

@@ -1,5 +1,6 @@
 import {
   CHROMA_GAIN,
+  clamp,
   labToLch,
   MEDIA,
   mixLch,
@@ -73,11 +74,11 @@ export function stageMediumFor(looks: readonly SurfaceShare[]): StageMedium | un
   const stroked = inked && strokedPart(looks[0].reference.picture) > STROKED;
   const medium = stroked ? 'linocut' : best.medium;
   if (!inked && !TWO_TONE.includes(medium)) return { medium, palette: { ...paletteFor(medium), bleed: true }, inked };
-  const { paper, middle, key } = inks;
-  return { medium, palette: { paper, middle, key, bleed: true }, inked };
+  const { paper, middle, key, parts } = inks;
+  return { medium, palette: { paper, middle, key, parts: inked ? parts : undefined, bleed: true }, inked };
 }
 
-interface Inks extends Pick<MediumPalette, 'paper' | 'middle' | 'key'> {
+interface Inks extends Pick<MediumPalette, 'paper' | 'middle' | 'key' | 'parts'> {
   /** Mean distance of the looks' colours to mixtures of paper and key, and of all three. */
   readonly offTwo: number;
   readonly offThree: number;
@@ -98,11 +99,16 @@ function inksOf(looks: readonly SurfaceShare[]): Inks {
   const middle = all.reduce((best, s) =>
     off(s.lab) * Math.sqrt(s.weight) > off(best.lab) * Math.sqrt(best.weight) ? s : best,
   ).lab;
+  const near = (c: Lab, ink: Lab) => Math.hypot(...c.map((v, k) => v - ink[k]));
+  const partOf = (ink: Lab) =>
+    all.reduce((s, c) => s + ([key, middle, paper].every((o) => near(c.lab, ink) <= near(c.lab, o)) ? c.weight : 0), 0);
   const mean = (distance: (c: Lab) => number) => all.reduce((s, c) => s + c.weight * distance(c.lab), 0);
   return {
     paper: labToLch(paper),
     key: labToLch(key),
     middle: off(middle) > 0.04 ? labToLch(middle) : mixLch(labToLch(paper), labToLch(key), 0.45),
+    // a picture that is nearly all key ink could not be read
+    parts: [clamp(partOf(key), 0.15, 0.62), clamp(partOf(middle), 0.1, 0.4)],
     offTwo: mean(off),
     offThree: mean((c) => Math.min(off(c), toSegment(c, key, middle), toSegment(c, middle, paper))),
   };

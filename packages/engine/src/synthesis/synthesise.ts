@@ -61,6 +61,8 @@ export interface SynthesisInput {
 const FIGURE_HOLD = 0.85;
 /** A stage that is printed in a look's inks keeps at least this much of its sharp edges everywhere. */
 const PRINTED = 0.6;
+/** How far a stage in a look's inks is moved on to the look's whole palette. */
+const INKS_MISS = 0.4;
 
 /**
  * Pulls a painted stage towards its references, coarse to fine along the course: palette by sliced optimal transport,
@@ -122,9 +124,14 @@ export function synthesise(input: SynthesisInput): Picture {
   checkpoint();
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
   const total = finest.reduce((a, b) => a + b, 0);
-  if (total <= 0) return insist(out);
+  // inks are few: what their proportions miss of the palette is made up at the end
+  const finished = (picture: Picture) =>
+    drawn?.inked
+      ? insistOnPalette(picture, palette, Math.min(1, INKS_MISS * amountOf(palette) + plan.colourOver - 1))
+      : insist(picture);
+  if (total <= 0) return finished(out);
   const textures = recoloured.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
-  return insist(matchTextureEnergy(out, textures, strengths, sizes));
+  return finished(matchTextureEnergy(out, textures, strengths, sizes));
 }
 
 /**

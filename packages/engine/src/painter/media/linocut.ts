@@ -23,7 +23,7 @@ export class LinocutRenderer extends GouacheRenderer {
     super(scene, palette);
     this.#inks = [palette.paper, palette.middle, palette.key];
     this.#accent = palette.accent;
-    this.#thresholds = tonalThirds(scene.root);
+    this.#thresholds = tonalParts(scene.root, palette.parts ?? [0.36, 0.3]);
   }
 
   #level(lightness: number): Level {
@@ -228,8 +228,8 @@ function isWarm({ region, colour: [L, C, h] }: ShapeNode): boolean {
   return holder && C > 0.085 && (hue < 52 || hue > 340) && L > 0.33;
 }
 
-/** The lightness below which a good third, and below which two thirds of the picture lie. */
-function tonalThirds(root: Node): [number, number] {
+/** The lightnesses below which the parts in the key ink, and in key and middle ink, of the picture lie. */
+function tonalParts(root: Node, [key, middle]: readonly [number, number]): [number, number] {
   const tones: [lightness: number, weight: number][] = [];
   const visit = (n: Node): void => {
     if (n.kind === 'group') n.children.forEach(visit);
@@ -252,5 +252,5 @@ function tonalThirds(root: Node): [number, number] {
     }
     return 0.9;
   };
-  return [at(0.36), at(0.66)];
+  return [at(key), at(key + middle)];
 }

@@ -8,6 +8,8 @@ export interface MediumPalette {
   readonly accent?: Lch;
   /** A stain over the whole picture, for media in full colour. */
   readonly tone?: Lch;
+  /** Parts of the picture that are printed in the key and in the middle ink, 0..1; about a third each when absent. */
+  readonly parts?: readonly [key: number, middle: number];
   /** The picture runs over the edge: no border of bare paper or cloth. */
   readonly bleed?: boolean;
 }

@@ -37,10 +37,13 @@ export class ScreenPrintRenderer extends GouacheRenderer {
       1 - clamp(((0.3 * source[o] + 0.59 * source[o + 1] + 0.11 * source[o + 2]) / 255 - low) / (high - low));
     const warmth = (o: number) =>
       clamp((source[o] - source[o + 2] * 0.9 - 22) / 120) * clamp((source[o] - source[o + 1] * 0.95 - 4) / 40 + 0.15);
+    const [from, to] = this.palette.parts
+      ? rangeFor(this.palette.parts[0], w * h, (i) => darkness(4 * i))
+      : [0.34, 0.84];
     editPixels(context, w, h, (data, o, x, y) => {
       const grain = screen[Math.floor(y / k) * side + Math.floor(x / k)];
       const d = darkness(o);
-      const first = smoothstep(0.34, 0.84, d) > grain * 0.94 + 0.03;
+      const first = smoothstep(from, to, d) > grain * 0.94 + 0.03;
       const s = at(x - shift, y + shift);
       const second = warmth(s) > 0.08 + grain * 0.34 && darkness(s) < 0.9;
       const worn = noise.at(x / 2.2, y / 2.2) + 0.6 * noise.at(x / 30, y / 30) > 1.25;
@@ -52,4 +55,14 @@ export class ScreenPrintRenderer extends GouacheRenderer {
       }
     });
   }
+}
+
+/** The range of darkness over which the key ink comes in so that it covers about `part` of `count` pixels. */
+function rangeFor(part: number, count: number, darknessOf: (i: number) => number): [number, number] {
+  const step = Math.max(1, Math.floor(count / 4000));
+  const some: number[] = [];
+  for (let i = 0; i < count; i += step) some.push(darknessOf(i));
+  some.sort((a, b) => b - a);
+  const middle = clamp(some[Math.min(some.length - 1, Math.floor(clamp(part, 0.12, 0.75) * some.length))], 0.2, 0.75);
+  return [middle - 0.25, middle + 0.25];
 }
