@@ -77,7 +77,8 @@ async function curve(
     const described = describe(pictureFromRgba(result.rgba, width, height));
     control ??= result;
     controlled ??= described;
-    if (weight > 0 && result.idle.length) return undefined;
+    if (weight > 0 && result.remarks.some((r) => r.kind === 'nothing-to-give' || r.kind === 'nobody-to-take'))
+      return undefined;
     const sheet = Object.values(result.sheets)[0];
     const others = figureDistances(request(weight).influences[0], result.figures, control.figures, sheet, {
       picture: width / height,

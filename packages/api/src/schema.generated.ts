@@ -1168,10 +1168,11 @@ export interface components {
             pose?: number;
             identity?: number;
         };
-        IdleDto: {
+        /** @enum {string} */
+        RemarkKind: "nothing-to-give" | "nobody-to-take" | "toned-shape" | "shape-at-edge" | "thin-shape";
+        RemarkDto: {
             influenceId: string;
-            /** @enum {string} */
-            reason: "nothing-to-give" | "nobody-to-take";
+            kind: components["schemas"]["RemarkKind"];
         };
         UnderstoodSpanDto: {
             start: number;
@@ -1202,8 +1203,8 @@ export interface components {
             arrivals: components["schemas"]["ArrivalDto"][];
             /** @description 0..1 */
             wordsKept?: number;
-            /** @description influences that did nothing, and why */
-            idle: components["schemas"]["IdleDto"][];
+            /** @description what was found out about influences */
+            remarks: components["schemas"]["RemarkDto"][];
             understood: components["schemas"]["UnderstoodSpanDto"][];
             unheard: components["schemas"]["TextSpanDto"][];
             /** @description why it failed */

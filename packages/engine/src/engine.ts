@@ -9,10 +9,10 @@ import {
   type TraitSheet,
   type UnderstoodSpan,
 } from '@urbild/core';
-import type { LoadedPicture } from './influences/staging';
+import type { InfluenceRemark, LoadedPicture } from './influences/staging';
 import { figuresOf, type RenderedFigure } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
-import { renderPass, type Pass } from './render/pass';
+import { renderPass } from './render/pass';
 import { RequestError, type RenderRequest, type RequestMask } from './request';
 import { planSynthesis, type ShareRecord } from './synthesis/plan';
 
@@ -48,20 +48,14 @@ export interface RenderResult extends Raster {
   readonly shares: readonly ShareRecord[];
   readonly understood: readonly UnderstoodSpan[];
   readonly unheard: readonly TextSpan[];
-  /** Influences that did nothing: their pictures hold nothing of what they give, or nobody is there to take it. */
-  readonly idle: readonly IdleInfluence[];
+  /** What was found out about influences: that they did nothing, that a shape is no silhouette, and the like. */
+  readonly remarks: readonly InfluenceRemark[];
   /** Who is in the picture, where, and with which traits. */
   readonly figures: readonly RenderedFigure[];
   /** What is known of whoever the influences show, by id. */
   readonly sheets: Readonly<Record<string, TraitSheet>>;
   /** Milliseconds per step. */
   readonly timings: Readonly<Record<string, number>>;
-}
-
-/** An influence that could not act, and why. */
-export interface IdleInfluence {
-  readonly influence: string;
-  readonly reason: 'nothing-to-give' | 'nobody-to-take';
 }
 
 /** Polled while rendering; an AbortSignal fits. */
@@ -159,7 +153,7 @@ export class BuiltInEngine implements Engine {
       shares: [...planSynthesis(request.influences, request.balance).log, ...base.log.filter((r) => r.part)],
       understood: base.brief.understood,
       unheard: base.brief.unheard,
-      idle: idleOf(base),
+      remarks: base.remarks,
       figures,
       sheets: Object.fromEntries(base.sheets),
       timings,
@@ -182,11 +176,6 @@ export class BuiltInEngine implements Engine {
 
 const fitted = (picture: Picture, width: number, height: number): Picture =>
   picture.width === width && picture.height === height ? picture : resample(picture, width, height);
-
-const idleOf = ({ empty, idle }: Pass): IdleInfluence[] => [
-  ...[...new Set(empty)].map((influence) => ({ influence, reason: 'nothing-to-give' as const })),
-  ...idle.map((influence) => ({ influence, reason: 'nobody-to-take' as const })),
-];
 
 /** The pictures of all influences that pull on anything. */
 async function loadPictures(request: RenderRequest, pictures: PictureSource): Promise<LoadedPicture[]> {

@@ -5,6 +5,7 @@ export { PALETTES } from './painter/media';
 export { REGION, isFigure, type Region } from './painter/stage/region';
 export * from './engine';
 export * from './request';
+export type { InfluenceRemark } from './influences/staging';
 export { figureDistances, figureFor, toldSheet, type RenderedFigure } from './render/figures';
 export { shapeFaults, type ShapeFaults } from './influences/shape';
 export { planSynthesis, type ReadInfluence, type ShareRecord, type SynthesisPlan } from './synthesis/plan';

@@ -1,4 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
+import { REMARKS, type RemarkKind } from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { blobUrl } from '../library/reference.dto';
 import { MixInfluenceDto } from '../mixes/mix.dto';
@@ -15,10 +16,10 @@ export class UnderstoodSpanDto extends TextSpanDto {
   @ApiProperty({ example: 'time: dusk' }) means!: string;
 }
 
-/** An influence that did nothing. */
-export class IdleDto {
+/** Something that a render found out about an influence. */
+export class RemarkDto {
   @ApiProperty() influenceId!: string;
-  @ApiProperty({ enum: ['nothing-to-give', 'nobody-to-take'] }) reason!: 'nothing-to-give' | 'nobody-to-take';
+  @ApiProperty({ enum: REMARKS, enumName: 'RemarkKind' }) kind!: RemarkKind;
 }
 
 export class ArrivalDto {
@@ -56,7 +57,7 @@ export class TakeDto {
   @ApiProperty({ type: ControlDto, required: false }) control?: ControlDto;
   @ApiProperty({ type: [ArrivalDto] }) arrivals!: ArrivalDto[];
   @ApiProperty({ required: false, description: '0..1' }) wordsKept?: number;
-  @ApiProperty({ type: [IdleDto], description: 'influences that did nothing, and why' }) idle!: IdleDto[];
+  @ApiProperty({ type: [RemarkDto], description: 'what was found out about influences' }) remarks!: RemarkDto[];
   @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
@@ -124,7 +125,7 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
       ...a.channels,
     })),
     wordsKept: t.measurements?.wordsKept,
-    idle: [...(t.measurements?.idle ?? [])].map(({ influence, reason }) => ({ influenceId: influence, reason })),
+    remarks: [...(t.measurements?.remarks ?? [])].map(({ influence, kind }) => ({ influenceId: influence, kind })),
     understood: [...(t.understood ?? [])],
     unheard: [...(t.unheard ?? [])],
     error: t.error ?? undefined,

@@ -1,6 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Arrival, TextSpan, UnderstoodSpan } from '@urbild/core';
-import type { IdleInfluence, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
+import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MixInfluence, Quality } from '../mixes/mix.entity';
 
 export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';
@@ -14,8 +14,8 @@ export interface Measurements {
   readonly timings: Readonly<Record<string, number>>;
   /** Who is in the picture; absent in takes of older versions. */
   readonly figures?: readonly RenderedFigure[];
-  /** Influences that did nothing, and why. */
-  readonly idle?: readonly IdleInfluence[];
+  /** What was found out about influences. */
+  readonly remarks?: readonly InfluenceRemark[];
 }
 
 /** What a take was made of: enough to make it again, and to speak of it. */

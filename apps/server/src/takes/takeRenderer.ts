@@ -126,7 +126,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
         wordsKept: result.wordsKept,
         timings: result.timings,
         figures: result.figures,
-        idle: result.idle,
+        remarks: result.remarks,
       },
       status: 'done',
       error: null,

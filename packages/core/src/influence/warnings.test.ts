@@ -1,5 +1,5 @@
 import { GIVES, type Influence, type Weighing } from './types';
-import { idleWarnings, warningsOf, type MixWarning, type WarningKind } from './warnings';
+import { remarkWarnings, warningsOf, type MixWarning, type WarningKind } from './warnings';
 
 const give = (id: string, fields: Partial<Influence> = {}): Influence => ({
   id,
@@ -66,10 +66,10 @@ test('causes speak of references by their names', () => {
 });
 
 test('an influence that did nothing says why and offers what helps', () => {
-  const [pose, face] = idleWarnings(
+  const [pose, face] = remarkWarnings(
     [
-      { influence: 'a', gives: 'pose', reason: 'nothing-to-give' },
-      { influence: 'b', gives: 'face', reason: 'nobody-to-take' },
+      { influence: 'a', gives: 'pose', kind: 'nothing-to-give' },
+      { influence: 'b', gives: 'face', kind: 'nobody-to-take' },
     ],
     { a: 'Kettle' },
   );
@@ -77,4 +77,9 @@ test('an influence that did nothing says why and offers what helps', () => {
   expect(pose.mend!.changes).toEqual([{ influence: 'a', set: { gives: 'look' } }]);
   expect(face.cause).toContain('the face of b');
   expect(face.mend!.changes[0].set).toEqual({ on: false });
+  const shapes = (['toned-shape', 'shape-at-edge', 'thin-shape'] as const).map(
+    (kind) => remarkWarnings([{ influence: 'a', gives: 'shape', kind }], { a: 'Sign' })[0],
+  );
+  expect(shapes.map((w) => w.cause.includes('Sign'))).toEqual([true, true, true]);
+  expect(shapes[0].mend!.changes[0].set).toEqual({ gives: 'layout' });
 });

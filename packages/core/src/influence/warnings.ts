@@ -18,8 +18,11 @@ export type WarningKind =
   | 'weight-beyond'
   | 'not-supported'
   | 'word-look-clash'
-  | 'nothing-to-give'
-  | 'nobody-to-take';
+  | RemarkKind;
+
+/** What a render may find out about an influence. */
+export const REMARKS = ['nothing-to-give', 'nobody-to-take', 'toned-shape', 'shape-at-edge', 'thin-shape'] as const;
+export type RemarkKind = (typeof REMARKS)[number];
 
 /** Something about a mix that a person should know before time is spent. */
 export interface MixWarning {
@@ -68,11 +71,11 @@ export function warningsOf(mix: Weighing, context: WarningContext = {}): MixWarn
   ];
 }
 
-/** An influence of which a take found out that it could do nothing. */
-export interface IdleFinding {
+/** What a take found out about an influence. */
+export interface Remark {
   readonly influence: string;
   readonly gives: Gives;
-  readonly reason: 'nothing-to-give' | 'nobody-to-take';
+  readonly kind: RemarkKind;
 }
 
 const NEEDS: Readonly<Partial<Record<Gives, string>>> = {
@@ -82,24 +85,39 @@ const NEEDS: Readonly<Partial<Record<Gives, string>>> = {
   outfit: 'no clothes of anybody were found in it',
 };
 
-/** Warnings about influences that did nothing in a take, by the names that they are spoken of. */
-export function idleWarnings(idle: readonly IdleFinding[], names: Readonly<Record<string, string>>): MixWarning[] {
-  return idle.map(({ influence, gives, reason }): MixWarning => {
+/** Warnings about what a take found out of its influences, by the names that they are spoken of. */
+export function remarkWarnings(remarks: readonly Remark[], names: Readonly<Record<string, string>>): MixWarning[] {
+  return remarks.map(({ influence, gives, kind }): MixWarning => {
     const name = names[influence] ?? influence;
     const off = { label: `Switch ${name} off`, changes: [{ influence, set: { on: false } }] };
-    return reason === 'nobody-to-take'
-      ? {
-          kind: reason,
-          influences: [influence],
+    const about = { kind, influences: [influence] };
+    switch (kind) {
+      case 'nobody-to-take':
+        return {
+          ...about,
           cause: `Nobody is in the picture who could take the ${gives} of ${name}: the words name nobody for it.`,
           mend: off,
-        }
-      : {
-          kind: reason,
-          influences: [influence],
+        };
+      case 'nothing-to-give':
+        return {
+          ...about,
           cause: `${name} has no ${gives} to give: ${NEEDS[gives] ?? 'nothing of the kind was found in it'}. It can be marked by hand in the library.`,
           mend: { label: 'Let it give its look', changes: [{ influence, set: { gives: 'look' } }] },
         };
+      case 'toned-shape':
+        return {
+          ...about,
+          cause: `${name} is not of two tones: it was taken as a layout, not as a silhouette.`,
+          mend: { label: 'Let it give its layout', changes: [{ influence, set: { gives: 'layout' } }] },
+        };
+      case 'shape-at-edge':
+        return { ...about, cause: `The shape of ${name} touches the edge of its picture: it will look cut off there.` };
+      case 'thin-shape':
+        return {
+          ...about,
+          cause: `Parts of ${name} are thinner than 2 px at this size: they will break. A larger size or bolder lines hold.`,
+        };
+    }
   });
 }
 

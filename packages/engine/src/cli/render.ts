@@ -35,7 +35,7 @@ async function main(): Promise<void> {
     .removeAlpha()
     .png()
     .toFile(path.resolve(base, values.out));
-  for (const { influence, reason } of rendered.idle) console.error(`${influence}: ${reason.replaceAll('-', ' ')}`);
+  for (const { influence, kind } of rendered.remarks) console.error(`${influence}: ${kind.replaceAll('-', ' ')}`);
   for (const { text } of rendered.unheard) console.error(`not understood: ${text}`);
 }
 

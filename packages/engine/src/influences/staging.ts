@@ -1,4 +1,4 @@
-import { findHorizon, poseOf, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
+import { findHorizon, poseOf, type Picture, type RemarkKind, type SceneBrief, type TraitSheet } from '@urbild/core';
 import { environmentFor, type Environment } from '../painter/light/environment';
 import type { Stage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
@@ -21,6 +21,12 @@ export interface LoadedPicture {
   readonly picture: Picture;
 }
 
+/** Something found out about an influence. */
+export interface InfluenceRemark {
+  readonly influence: string;
+  readonly kind: RemarkKind;
+}
+
 /** Everything that references say to the painter. */
 export interface Direction {
   readonly hints: LayoutHints;
@@ -28,8 +34,8 @@ export interface Direction {
   readonly identities: Identities;
   /** What is known of whoever the influences show, by id. */
   readonly sheets: ReadonlyMap<string, TraitSheet>;
-  /** Ids of influences that found in their pictures nothing of what they are to give. */
-  readonly empty: readonly string[];
+  /** Influences that found nothing of what they are to give, or nobody to give it to. */
+  readonly remarks: readonly InfluenceRemark[];
 }
 
 const CARRIES_IDENTITY: ReadonlySet<string> = new Set(['character', 'face', 'outfit', 'everything']);
@@ -73,11 +79,17 @@ export function directPainter(
     if (share > 0) light = mixLight(light, environmentLike(p.picture, brief.season), share);
   }
   const identities = decideIdentities(brief, { influences, balance: request.balance }, sheets);
-  return { hints, light, identities, sheets, empty };
+  const remarks = [
+    ...[...new Set(empty)].map((influence) => ({ influence, kind: 'nothing-to-give' as const })),
+    ...identities.idle.map((influence) => ({ influence, kind: 'nobody-to-take' as const })),
+  ];
+  return { hints, light, identities, sheets, remarks };
 }
 
 /** Part of a picture that may be neither dark nor light in a silhouette. */
 const TONED = 0.2;
+/** Part of a silhouette that may be thinner than 2 px. */
+const THIN = 0.15;
 
 /** The traits that speak of what an influence gives. */
 function tellsAnything(sheet: TraitSheet, { gives }: RequestInfluence): boolean {
@@ -135,6 +147,23 @@ function poseHint(
     if (pose && share > (best?.share ?? 0)) best = { share, pose };
   }
   return best ? { pose: { ...best.pose, share: Math.min(1, best.share) } } : {};
+}
+
+/** What is wrong with the shapes of a request at its size. */
+export function shapeRemarks(
+  { influences, width, height }: RenderRequest,
+  loaded: readonly LoadedPicture[],
+): InfluenceRemark[] {
+  return loaded.flatMap(({ influence: k, picture }): InfluenceRemark[] => {
+    const { gives, id: influence } = influences[k];
+    if (gives !== 'shape') return [];
+    const faults = shapeFaults(picture, width, height);
+    if (faults.grey > TONED) return [{ influence, kind: 'toned-shape' as const }];
+    return [
+      ...(faults.touchesEdge ? [{ influence, kind: 'shape-at-edge' as const }] : []),
+      ...(faults.hairlines > THIN ? [{ influence, kind: 'thin-shape' as const }] : []),
+    ];
+  });
 }
 
 /**

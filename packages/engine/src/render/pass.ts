@@ -7,7 +7,13 @@ import {
   type SceneBrief,
   type TraitSheet,
 } from '@urbild/core';
-import { directPainter, stageChanges, type LoadedPicture } from '../influences/staging';
+import {
+  directPainter,
+  shapeRemarks,
+  stageChanges,
+  type InfluenceRemark,
+  type LoadedPicture,
+} from '../influences/staging';
 import type { FigureRecord } from '../painter/figures/record';
 import type { MediumPalette } from '../painter/media';
 import { paintStage, type Stage } from '../painter/paint';
@@ -33,9 +39,8 @@ export interface Pass {
   /** What is known of whoever the influences show, by id. */
   readonly sheets: ReadonlyMap<string, TraitSheet>;
   readonly log: readonly ShareRecord[];
-  /** Ids of influences that found nothing to give, or nobody to give it to. */
-  readonly empty: readonly string[];
-  readonly idle: readonly string[];
+  /** What was found out about influences. */
+  readonly remarks: readonly InfluenceRemark[];
 }
 
 /** One way through the whole engine: words and references to the painter, stage, changes of the stage, synthesis. */
@@ -77,8 +82,7 @@ export function renderPass(
     figures: stage.figures,
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
-    empty: direction.empty,
-    idle: direction.identities.idle,
+    remarks: [...direction.remarks, ...shapeRemarks(request, loaded)],
   };
   const laid = loaded.filter((p) => liesOver(plan, p.influence));
   onStep('painted', laid.length ? 0.15 : 0.95, painted);

@@ -82,16 +82,16 @@ test('an influence that is bound to a region leaves the rest alone', async () =>
 });
 
 test('influences that can do nothing are named with the reason', async () => {
-  const { idle } = await render({
+  const { remarks } = await render({
     prompt: 'the harbour at noon',
     influences: [
       influence({ gives: 'pose' }),
       influence({ id: 'b', gives: 'character', traits: { skin: { colour: [0.5, 0, 0], confidence: 1 } } }),
     ],
   });
-  expect(idle).toEqual([
-    { influence: 'a', reason: 'nothing-to-give' },
-    { influence: 'b', reason: 'nobody-to-take' },
+  expect(remarks).toEqual([
+    { influence: 'a', kind: 'nothing-to-give' },
+    { influence: 'b', kind: 'nobody-to-take' },
   ]);
 });
 

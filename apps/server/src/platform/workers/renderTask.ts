@@ -91,7 +91,7 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
       unheard: result.unheard,
       timings: result.timings,
       figures: result.figures,
-      idle: result.idle,
+      remarks: result.remarks,
       ...(await measure(task, descriptors, result)),
     };
   } catch (error) {

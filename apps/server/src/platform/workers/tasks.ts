@@ -1,7 +1,7 @@
 import type { Arrival, Box, Coherence, Medium, Preparation, TextSpan, UnderstoodSpan } from '@urbild/core';
 import type { Kind, Metadata } from '../../library/reference.entity';
 import type { KnownOfPicture, ReferenceDescription } from './describeReference';
-import type { FaceFrame, IdleInfluence, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
+import type { FaceFrame, InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MessagePort } from 'worker_threads';
 
 /** A picture as the library keeps it, made by a worker from any file. */
@@ -139,7 +139,7 @@ export interface RenderTaskResult {
   readonly unheard: readonly TextSpan[];
   readonly timings: Readonly<Record<string, number>>;
   readonly figures: readonly RenderedFigure[];
-  readonly idle: readonly IdleInfluence[];
+  readonly remarks: readonly InfluenceRemark[];
   readonly arrivals: Readonly<Record<string, Arrival>>;
   readonly wordsKept?: number;
 }

@@ -1,4 +1,4 @@
-import { idleWarnings, warningsOf, type Gives, type MixWarning } from '@urbild/core';
+import { remarkWarnings, warningsOf, type Gives, type MixWarning } from '@urbild/core';
 import type { Mix, MixInfluence, Reference, Take } from '../../api/client';
 import type { Hue } from '../../theme/kinds';
 
@@ -79,17 +79,17 @@ export function warningsFor(
   mix: Pick<Mix, 'influences' | 'settings'>,
   lookup: Lookup,
   supported: readonly Gives[] | undefined,
-  take?: Pick<Take, 'idle' | 'influences'>,
+  take?: Pick<Take, 'remarks' | 'influences'>,
 ): MixWarning[] {
   const names = Object.fromEntries(mix.influences.map((i) => [i.id, lookup.name(i)]));
   const { influences } = mix;
   // what a take found out of an influence holds as long as the influence gives the same
-  const found = (take?.idle ?? []).flatMap(({ influenceId, reason }) => {
+  const found = (take?.remarks ?? []).flatMap(({ influenceId, kind }) => {
     const [now, then] = [influences, take!.influences].map((list) => list.find((i) => i.id === influenceId));
-    return now?.on && now.gives === then?.gives ? [{ influence: influenceId, gives: now.gives, reason }] : [];
+    return now?.on && now.gives === then?.gives ? [{ influence: influenceId, gives: now.gives, kind }] : [];
   });
   return [
-    ...idleWarnings(found, names),
+    ...remarkWarnings(found, names),
     ...warningsOf({ influences, balance: mix.settings.balance }, { names, supported }),
   ];
 }
