@@ -81,17 +81,25 @@ export function synthesise(input: SynthesisInput): Picture {
     .map((s): PaletteShare => ({ reference: s.reference, share: plan.colour[s.influence] * s.part }))
     .filter((p) => p.share > 0);
   const figures = input.labels && holdMask(input.labels, stage.width, stage.height);
-  let guide = palette.length ? recolourStage(stage, palette, figures) : clonePicture(stage);
-  if (palette.length && input.labels) planValues(guide, stage, input.labels, tonesOf(palette), amountOf(palette));
+  const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
+  const strengths = plan.levels.map((l) =>
+    Math.min(
+      1,
+      strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
+    ),
+  );
+  const drawn =
+    input.stageIn && strokes.length ? stageInMedium(input, input.stageIn, palette, strokes, figures) : undefined;
   checkpoint();
-  onStep('palette', 0.2, guide);
   const sizes = plan.levels.map((l): LevelSize => ({
     width: Math.max(8, Math.round(stage.width * l.part)),
     height: Math.max(8, Math.round(stage.height * l.part)),
   }));
-  guide = pullLiteral(guide, sources, plan, sizes);
+  // where a look rules everything, nothing is seen of the stage in its first medium
+  const hidden = drawn && strengths.every((s) => s >= 0.999);
+  const guide = hidden ? drawn.guide : pullLiteral(recoloured(input, palette, figures), sources, plan, sizes);
   checkpoint();
-  const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
+  onStep('palette', 0.2, guide);
   const insist = (picture: Picture) => insistOnPalette(picture, palette, Math.min(1, plan.colourOver - 1));
   if (!strokes.length) return insist(guide);
   const alone =
@@ -99,23 +107,16 @@ export function synthesise(input: SynthesisInput): Picture {
     palette[0].share >= 0.999 &&
     strokes.length === 1 &&
     strokes[0].reference === palette[0].reference;
-  const recoloured = strokes.map((s): RecolouredReference =>
+  const textures = strokes.map((s): RecolouredReference =>
     alone ? s.reference : toCommonPalette(s.reference, palette, stage, input.stageKey),
   );
   checkpoint();
-  const drawn = input.stageIn && stageInMedium(input, input.stageIn, palette, strokes, figures);
   const wanted = drawn ? pullLiteral(drawn.guide, sources, plan, sizes) : guide;
   checkpoint();
   if (!drawn) drawKeyLines(wanted, stage, strokes, plan);
   const detail = detailMask(drawn?.stage ?? stage, input.labels);
   checkpoint();
-  const matched = matchLevels(input, wanted, detail, strokes, recoloured, sizes);
-  const strengths = plan.levels.map((l) =>
-    Math.min(
-      1,
-      strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
-    ),
-  );
+  const matched = matchLevels(input, wanted, detail, strokes, textures, sizes);
   const held = figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched;
   const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
   giveDetailBack(ready, wanted, detail, plan.detail, size, drawn?.inked ? PRINTED : 0);
@@ -130,8 +131,20 @@ export function synthesise(input: SynthesisInput): Picture {
       ? insistOnPalette(picture, palette, Math.min(1, INKS_MISS * amountOf(palette) + plan.colourOver - 1))
       : insist(picture);
   if (total <= 0) return finished(out);
-  const textures = recoloured.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
-  return finished(matchTextureEnergy(out, textures, strengths, sizes));
+  const measures = textures.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
+  return finished(matchTextureEnergy(out, measures, strengths, sizes));
+}
+
+/** The stage as it was painted first, in the palette that the picture is to have. */
+function recoloured(
+  { stage, labels }: SynthesisInput,
+  palette: readonly PaletteShare[],
+  figures?: Float32Array,
+): Picture {
+  if (!palette.length) return clonePicture(stage);
+  const guide = recolourStage(stage, palette, figures);
+  if (labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
+  return guide;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { blurPlane, type Picture } from '@urbild/core';
+import { blurPlane, resamplePlane, type Picture } from '@urbild/core';
 import { isFigure, REGION } from '../painter/stage/region';
 import type { Extremes } from './ridges';
 
@@ -63,7 +63,9 @@ export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, l
 
 /** Mean tone of a band around the figures; undefined where they fill the picture. */
 function ringTone(L: Float32Array, mask: Float32Array, w: number, h: number): number | undefined {
-  const wide = blurPlane(mask, w, h, Math.max(w, h) / 28);
+  const [qw, qh] = [Math.max(8, w >> 2), Math.max(8, h >> 2)];
+  const small = blurPlane(resamplePlane(mask, w, h, qw, qh), qw, qh, Math.max(w, h) / 112);
+  const wide = resamplePlane(small, qw, qh, w, h);
   let sum = 0;
   let count = 0;
   for (let i = 0; i < L.length; i++)
