@@ -1,5 +1,5 @@
-import { MEDIA, pictureFromRgba, understand } from '@urbild/core';
-import { BuiltInEngine, paintStage, type RenderRequest } from '@urbild/engine';
+import { MEDIA, pictureFromRgba, understand, type Picture } from '@urbild/core';
+import { BuiltInEngine, paintStage, readRequest, type RenderRequest } from '@urbild/engine';
 import sharp from 'sharp';
 import { medianTime, report } from './measure';
 
@@ -45,6 +45,7 @@ export async function benchEngine(): Promise<void> {
       .png()
       .toBuffer(),
   );
+  await benchSizes(engine, references, render);
   await benchPainter();
   const control = await medianTime(() => render([]), 3);
   const one = await medianTime(() => render(['linocut']), 5);
@@ -52,6 +53,40 @@ export async function benchEngine(): Promise<void> {
   report('control, 512 px', control, 'PNG encoding', png);
   report('take with one look, 512 px, warm', one, 'PNG encoding', png, 'wanted: under 3000 ms');
   report('take with two looks, 512 px, warm', two, 'one look', one, 'wanted: under 1.5 x');
+}
+
+/** A take with one look at several sizes, each against encoding its own picture as PNG. */
+async function benchSizes(
+  engine: BuiltInEngine,
+  references: ReadonlyMap<string, Picture>,
+  like: (looks: readonly string[]) => Promise<unknown>,
+): Promise<void> {
+  await like(['linocut']);
+  for (const [side, wanted] of [
+    [256, 350],
+    [512, 1000],
+    [768, 2400],
+    [1536, 12000],
+  ] as const) {
+    let seed = 1;
+    const render = () =>
+      engine.render(
+        readRequest({
+          prompt: 'Ilse poles the punt at dusk with Brom among reeds',
+          width: side,
+          height: side,
+          seed: seed++,
+          influences: [{ pictures: [{ content: 'linocut' }] }],
+        }),
+        (c) => Promise.resolve(references.get(c)!),
+      );
+    const { rgba } = await render();
+    const raw = { raw: { width: side, height: side, channels: 4 as const } };
+    const png = await medianTime(() => sharp(Buffer.from(rgba.buffer), raw).png().toBuffer(), 3);
+    const taken = await medianTime(render, side > 1000 ? 1 : 3);
+    report(`take with one look, ${side} px, warm`, taken, 'PNG encoding', png, `wanted: ${wanted} ms`);
+  }
+  console.log(`memory of the process after that: ${Math.round(process.memoryUsage().rss / 1e6)} MB`);
 }
 
 /** The painter in every medium against encoding the same picture as PNG, as well as the encoder can and as it usually does. */

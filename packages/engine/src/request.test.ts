@@ -50,3 +50,45 @@ test.each([
   expect(() => readRequest(json)).toThrow(RequestError);
   expect(() => readRequest(json)).toThrow(message);
 });
+
+describe('what is known of pictures and people', () => {
+  const asked = (fields: object, of: object = {}) =>
+    readRequest({ prompt: 'x', ...of, influences: [{ pictures: [{ content: 'a', ...fields }] }] });
+
+  test('faces, joints and traits are taken over', () => {
+    const facts = {
+      face: { eyes: [0.5, 0.3], chin: [0.5, 0.5], yaw: 0 },
+      joints: { leftWrist: [0.1, 0.9] },
+      traits: { skin: { colour: [0.7, 0.05, 0.05], confidence: 0.8 }, jaw: { number: 1.1, confidence: 0.5 } },
+    };
+    expect(asked(facts).influences[0].pictures[0]).toEqual({ content: 'a', weight: 1, ...facts });
+  });
+
+  test('names, start, mask and medium too, with their defaults', () => {
+    const request = asked(
+      {},
+      { names: [{ name: 'Nora' }], start: { content: 's' }, mask: { content: 'm', invert: true }, medium: 'pencil' },
+    );
+    expect(request).toMatchObject({
+      names: [{ name: 'Nora' }],
+      start: { content: 's', change: 0.6 },
+      mask: { content: 'm', invert: true, feather: 0.008 },
+      medium: 'pencil',
+    });
+  });
+
+  test.each([
+    [{ face: { eyes: [0.5], chin: [0, 0] } }, {}, /face\.eyes: two parts/],
+    [{ joints: { tail: [0, 0] } }, {}, /no joint "tail"/],
+    [{ joints: { nose: [9, 0] } }, {}, /joints\.nose/],
+    [{ traits: { horns: { number: 2 } } }, {}, /no trait "horns"/],
+    [{ traits: { skin: { colour: [2, 0, 0] } } }, {}, /skin\.colour: three numbers/],
+    [{ traits: { jaw: { number: 9 } } }, {}, /jaw\.number: a number from 0 to 4/],
+    [{}, { names: 'Nora' }, /names: a list/],
+    [{}, { start: { content: 's', change: 2 } }, /start\.change: a number from 0 to 1/],
+    [{}, { mask: { content: 'm', invert: 'yes' } }, /mask\.invert: true or false/],
+    [{}, { medium: 'oil' }, /medium: one of/],
+  ])('%j %j is refused with the reason', (fields, of, message) => {
+    expect(() => asked(fields, of)).toThrow(message);
+  });
+});

@@ -1,19 +1,15 @@
 import {
   blockOut,
-  DANCER,
-  DRAWN_FACE,
-  drawnFace,
   feltPenBoat,
   feltPlan,
   gradient,
   pencilRoom,
   photographedEvening,
   photographedHills,
-  redKettle,
   scannedPaper,
   signShape,
-  stickDancer,
 } from './arrangements';
+import { DANCER, DRAWN_FACE, drawnFace, redKettle, stickDancer } from './subjects';
 import type { RequestPicture } from '../request';
 import type { ForeignPicture } from './sheet';
 

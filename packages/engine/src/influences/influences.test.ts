@@ -11,15 +11,14 @@ import {
   type TraitSheet,
 } from '@urbild/core';
 import {
-  DANCER,
   feltPenBoat,
   feltPlan,
   gradient,
   photographedEvening,
   photographedHills,
-  redKettle,
   signShape,
 } from '../foreign/arrangements';
+import { DANCER, redKettle } from '../foreign/subjects';
 import type { ForeignPicture } from '../foreign/sheet';
 import { environmentFor } from '../painter/light/environment';
 import { withBody, withTraits, type TraitPulls } from '../painter/figures/fromTraits';

@@ -1,0 +1,43 @@
+import { describe as describePicture } from '../describe/descriptors';
+import { traitsOfParts } from '../traits/parts';
+import { testScene } from '../testing';
+import { arrivalOf, measureArrival, wordsKept } from './arrival';
+
+const [control, reference] = [describePicture(testScene(1)), describePicture(testScene(7))];
+
+test('arrival is the part of the way that was gone, limited to what can be told', () => {
+  expect(arrivalOf(2, 4)).toBe(0.5);
+  expect(arrivalOf(0, 4)).toBe(1);
+  expect(arrivalOf(9, 4)).toBe(-0.2);
+  expect(arrivalOf(1, 0)).toBeUndefined();
+});
+
+test('the reference itself has arrived, the control has not, on the channels that are given', () => {
+  expect(measureArrival('look', reference, control, reference)).toEqual({
+    overall: 1,
+    channels: { colour: 1, surface: 1 },
+  });
+  expect(measureArrival('layout', control, control, reference)).toEqual({ overall: 0, channels: { layout: 0 } });
+});
+
+test('pose and identity are measured by the distances that somebody else found, where they are given', () => {
+  const others = { pose: { take: 1, control: 4 }, identity: { take: 0.3, control: 0.6 } };
+  expect(measureArrival('character', control, control, reference, others)).toEqual({
+    overall: 0.5,
+    channels: { identity: 0.5 },
+  });
+  expect(measureArrival('pose', control, control, reference, others).channels).toEqual({ pose: 0.75 });
+  expect(measureArrival('pose', control, control, reference).overall).toBeUndefined();
+});
+
+test('words are kept as far as the take is still its control', () => {
+  expect(wordsKept(control, control, [reference])).toBe(1);
+  expect(wordsKept(reference, control, [reference])).toBe(0);
+});
+
+test('traits belong to parts: clothes are no face', () => {
+  const skin = { colour: [0.7, 0, 0] as const, confidence: 1 };
+  const sheet = { skin, upper: skin, hair: skin };
+  expect(Object.keys(traitsOfParts(sheet, ['face', 'hair']))).toEqual(['skin', 'hair']);
+  expect(traitsOfParts(sheet, [])).toEqual({});
+});
