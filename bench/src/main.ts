@@ -3,6 +3,7 @@ import 'reflect-metadata';
 import { benchEngine } from './engine';
 import { benchIdentity } from './identity';
 import { benchImport, benchSearch } from './library';
+import { benchScroll } from './scroll';
 import { benchServer } from './server';
 import { benchTraits } from './traits';
 
@@ -11,6 +12,7 @@ async function main(): Promise<void> {
   await benchServer();
   await benchImport();
   await benchSearch();
+  await benchScroll();
   await benchTraits();
   await benchIdentity();
 }

@@ -1,6 +1,7 @@
 import { describe as describePicture } from '../describe/descriptors';
 import { traitsOfParts } from '../traits/parts';
 import { testScene } from '../testing';
+import type { Trait } from '../traits/types';
 import { arrivalOf, measureArrival, wordsKept } from './arrival';
 
 const [control, reference] = [describePicture(testScene(1)), describePicture(testScene(7))];
@@ -36,7 +37,7 @@ test('words are kept as far as the take is still its control', () => {
 });
 
 test('traits belong to parts: clothes are no face', () => {
-  const skin = { colour: [0.7, 0, 0] as const, confidence: 1 };
+  const skin: Trait = { colour: [0.7, 0, 0], confidence: 1 };
   const sheet = { skin, upper: skin, hair: skin };
   expect(Object.keys(traitsOfParts(sheet, ['face', 'hair']))).toEqual(['skin', 'hair']);
   expect(traitsOfParts(sheet, [])).toEqual({});
