@@ -80,14 +80,32 @@ test('hashes tell requests and engines apart', () => {
   expect(requestHash(request, { ...engine, version: '0.2.0' })).not.toBe(requestHash(request, engine));
 });
 
-test('a look sends its pictures with their weights, and what is known of them goes along', () => {
+test('pictures go with their weights and with what matters of them for what they give', () => {
   const look: Sources = new Map([
-    ['a', { pictures: [picture, { ...picture, pictureHash: 'e'.repeat(64), weight: 0.4, facts: { horizon: 0.3 } }] }],
+    [
+      'a',
+      {
+        pictures: [
+          picture,
+          {
+            ...picture,
+            pictureHash: 'e'.repeat(64),
+            weight: 0.4,
+            facts: { horizon: 0.3, joints: { nose: [0.5, 0.2] as const } },
+          },
+        ],
+      },
+    ],
   ]);
-  expect(requestFor(mix([influence({ of: 'look' })]), look, { quality: 'draft' }).influences[0].pictures).toEqual([
+  const sent = (gives: MixInfluence['gives']) =>
+    requestFor(mix([influence({ of: 'look', gives })]), look, { quality: 'draft' }).influences[0].pictures;
+  expect(sent('layout')).toEqual([
     { content: 'f'.repeat(64), weight: 1 },
-    { content: 'e'.repeat(64), weight: 0.4, horizon: 0.3 },
+    { content: 'e'.repeat(64), weight: 0.4, horizon: 0.3, joints: { nose: [0.5, 0.2] } },
   ]);
+  // somebody has looked at the picture meanwhile: a look is none the wiser, its takes stay current
+  expect(sent('look')[1]).toEqual({ content: 'e'.repeat(64), weight: 0.4 });
+  expect(Object.keys(sent('pose')[1])).toContain('joints');
 });
 
 test('a character sends its name and its traits; a subject that was chosen goes before the name', () => {

@@ -1,7 +1,8 @@
 import { createHash } from 'crypto';
-import type { KnownName, Lab, TraitSheet } from '@urbild/core';
+import type { Gives, KnownName, Lab, TraitSheet } from '@urbild/core';
 import type { RenderRequest } from '@urbild/engine';
 import type { Aspect, Mix, MixInfluence, Quality } from '../mixes/mix.entity';
+import type { PictureFacts } from '../mixes/pictureFacts';
 import type { Sources } from '../mixes/sources.service';
 
 /** Longer side in px by quality. */
@@ -56,17 +57,37 @@ export function requestFor(
           ...(subject === undefined ? {} : { subject }),
           ...(parts === undefined ? {} : { parts }),
           ...(fill === undefined ? {} : { fill }),
-          ...(source.traits === undefined ? {} : { traits: plainSheet(source.traits) }),
+          ...(source.traits && MATTERS[gives].includes('traits') ? { traits: plainSheet(source.traits) } : {}),
           pictures: source.pictures.map(({ pictureHash, weight: part, facts = {} }) => ({
             content: pictureHash,
             weight: part,
-            ...facts,
-            ...(facts.traits ? { traits: plainSheet(facts.traits) } : {}),
+            ...toldFor(gives, facts),
           })),
         },
       ];
     }),
   };
+}
+
+/** What of a picture's facts matters for what it gives: what does not matter must not make a finished take stale. */
+const MATTERS: Readonly<Record<Gives, readonly (keyof PictureFacts)[]>> = {
+  look: [],
+  palette: [],
+  light: [],
+  shape: [],
+  layout: ['horizon', 'joints'],
+  place: ['horizon', 'joints'],
+  pose: ['joints'],
+  thing: ['joints'],
+  character: ['face', 'traits'],
+  face: ['face', 'traits'],
+  outfit: ['face', 'traits'],
+  everything: ['horizon', 'face', 'joints', 'traits'],
+};
+
+function toldFor(gives: Gives, facts: PictureFacts): PictureFacts {
+  const told = Object.fromEntries(Object.entries(facts).filter(([name]) => MATTERS[gives].some((m) => m === name)));
+  return told.traits ? { ...told, traits: plainSheet(told.traits as TraitSheet) } : told;
 }
 
 /** The part of the cast that a prompt names: nobody else can change the picture. */

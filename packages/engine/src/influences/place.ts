@@ -34,7 +34,7 @@ function withoutPerson(reference: Picture, { box }: FoundSubject): Picture {
 }
 
 /**
- * Sets a stage before a backdrop: from a share of .4 on the picture of the place itself comes in, broad forms first, so that
+ * Sets a stage before a backdrop: the picture of the place itself comes in with the share, broad forms a little first, so that
  * nothing is half transparent; what is held of the stage (0..1 a pixel) stays in front.
  */
 export function setBefore(stage: Picture, hold: Float32Array, backdrop: Picture, share: number): Picture {
@@ -44,7 +44,7 @@ export function setBefore(stage: Picture, hold: Float32Array, backdrop: Picture,
   }));
   const [from, to] = [splitBands(stage, sizes), splitBands(backdrop, sizes)];
   from.forEach((band, l) => {
-    const amount = smoothstep(0.08 * l, 0.72 + 0.07 * l, share);
+    const amount = smoothstep(0.05 * l, 0.95 + 0.0125 * l, share);
     band.planes.forEach((plane, c) => {
       const other = to[l].planes[c];
       for (let i = 0; i < plane.length; i++) plane[i] += amount * (other[i] - plane[i]);
