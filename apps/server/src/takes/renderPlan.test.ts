@@ -137,4 +137,6 @@ test('only those of the cast whom the words name are told to the engine', () => 
   const named = requestFor({ ...mix([]), prompt: 'nora on the pier' }, new Map(), { quality: 'draft' }, cast);
   expect(named.names).toEqual([cast[0]]);
   expect(requestFor(mix([]), new Map(), { quality: 'draft' }, cast)).not.toHaveProperty('names');
+  const ilse = { ...mix([]), prompt: 'Ilse on the pier' };
+  expect(requestFor(ilse, new Map(), { quality: 'draft' }, [{ name: 'Ilse' }])).not.toHaveProperty('names');
 });

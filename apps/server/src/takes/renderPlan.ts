@@ -1,5 +1,5 @@
 import { createHash } from 'crypto';
-import type { Gives, KnownName, Lab, TraitSheet } from '@urbild/core';
+import { CAST_NAMES, type Gives, type KnownName, type Lab, type TraitSheet } from '@urbild/core';
 import type { RenderRequest } from '@urbild/engine';
 import type { Aspect, Mix, MixInfluence, Quality } from '../mixes/mix.entity';
 import type { PictureFacts } from '../mixes/pictureFacts';
@@ -90,10 +90,10 @@ function toldFor(gives: Gives, facts: PictureFacts): PictureFacts {
   return told.traits ? { ...told, traits: plainSheet(told.traits as TraitSheet) } : told;
 }
 
-/** The part of the cast that a prompt names: nobody else can change the picture. */
+/** The part of the cast that a prompt names and that the engine does not know anyway: nobody else can change the picture. */
 const namedIn = (prompt: string, cast: readonly KnownName[]): KnownName[] => {
   const words = prompt.toLowerCase();
-  return cast.filter(({ name }) => words.includes(name.toLowerCase()));
+  return cast.filter(({ name }) => words.includes(name.toLowerCase()) && !CAST_NAMES.some((c) => c === name));
 };
 
 const round = (v: number) => Math.round(v * 1e4) / 1e4;
