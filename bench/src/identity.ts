@@ -1,11 +1,6 @@
 import { fuseTraits, pictureFromRgba, traitDistance, type Medium, type TraitSheet } from '@urbild/core';
-import { BuiltInEngine, frameOfMesh, readRequest, readTraits } from '@urbild/engine';
-import { mkdtemp, rm, writeFile } from 'fs/promises';
-import os from 'os';
-import path from 'path';
-import sharp from 'sharp';
-import { VisionService } from '../../apps/server/src/platform/vision/vision.service';
-import { paintPersonFrom } from '../../packages/engine/src/traits/samples';
+import { BuiltInEngine, readRequest } from '@urbild/engine';
+import { peopleWatcher } from './people';
 
 const CAST = [
   'Ilse',
@@ -32,35 +27,15 @@ const [WIDTH, HEIGHT] = [480, 600];
 
 /** Ilse from three drawn pictures of her: whether the figure of ten other prompts becomes her, against five others of the cast. */
 export async function benchIdentity(): Promise<void> {
-  const dir = await mkdtemp(path.join(os.tmpdir(), 'urbild-identity-'));
-  const vision = new VisionService({ port: 0, host: '', dataDir: dir, demo: false, renderThreads: 1, quiet: true });
-  const seen = async (words: string, medium: Medium, seed: number): Promise<TraitSheet | undefined> => {
-    const painted = paintPersonFrom(
-      `half figure of ${words}, front, meadow at noon`,
-      medium,
-      seed,
-      undefined,
-      WIDTH,
-      HEIGHT,
-    )!;
-    const file = path.join(dir, 'one.png');
-    await writeFile(
-      file,
-      await sharp(Buffer.from(painted.rgba.buffer), { raw: { width: WIDTH, height: HEIGHT, channels: 4 } })
-        .png()
-        .toBuffer(),
-    );
-    const [face] = (await vision.look(file)).faces;
-    return face && readTraits(painted.picture, frameOfMesh(face.mesh, face.yaw)).traits;
-  };
+  const { see, done } = await peopleWatcher(WIDTH, HEIGHT);
+  const seen = async (who: string, medium: Medium, seed: number) => (await see(who, medium, seed)).read?.traits;
   const own: TraitSheet[] = [];
   for (const [k, medium] of DRAWN.entries()) own.push(...[await seen(CAST[0], medium, 40 + k)].flatMap((s) => s ?? []));
   const sheet = fuseTraits(own);
   // the others, and she herself, as one picture in the house look shows them
   const cast: TraitSheet[] = [];
   for (const [k, words] of CAST.entries()) cast.push((await seen(words, 'gouache', 60 + k)) ?? {});
-  await rm(dir, { recursive: true, force: true });
-  vision.onModuleDestroy();
+  await done();
   const engine = new BuiltInEngine();
   const firsts: Record<string, number> = {};
   const misses: string[] = [];

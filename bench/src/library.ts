@@ -7,7 +7,7 @@ import sharp from 'sharp';
 import { createApplication } from '../../apps/server/src/application';
 import { JobsService } from '../../apps/server/src/platform/jobs/jobs.service';
 import { databaseFile } from '../../apps/server/src/platform/database/options';
-import { medianTime } from './measure';
+import { config, medianTime } from './measure';
 
 const ROWS = 50_000;
 const WORDS = ['mill', 'harbour', 'dusk', 'reeds', 'lamp', 'letter', 'heron', 'snow', 'pier', 'chalk', 'ink', 'marsh'];
@@ -59,16 +59,6 @@ export function fillStudio(
   })();
   db.close();
 }
-
-const config = (dataDir: string) => ({
-  port: 0,
-  host: '127.0.0.1',
-  dataDir,
-  demo: false,
-  renderThreads: 1,
-  quiet: true,
-  vision: false,
-});
 
 /** The library at its size: searches over 50 000 references, each as asked by the interface. */
 export async function benchSearch(): Promise<void> {

@@ -18,3 +18,14 @@ export function report(name: string, ms: number, floorName: string, floorMs: num
     `${name.padEnd(46)} ${ms.toFixed(0).padStart(6)} ms  ${ratio.padStart(6)} x ${floorName}${limit ? `  (${limit})` : ''}`,
   );
 }
+
+/** A studio of its own in a folder: no demo, one render thread, no vision models, any free port. */
+export const config = (dataDir: string) => ({
+  port: 0,
+  host: '127.0.0.1',
+  dataDir,
+  demo: false,
+  renderThreads: 1,
+  quiet: true,
+  vision: false,
+});

@@ -9,6 +9,7 @@ import { JobsService } from '../../apps/server/src/platform/jobs/jobs.service';
 import { Browser } from '../../e2e/src/browser';
 import { RunningStudio } from '../../e2e/src/studio';
 import { fillStudio } from './library';
+import { config } from './measure';
 
 /** Scrolls the list of pictures for so many frames, so many px each, and tells how long each frame took. */
 const SCROLL = `
@@ -29,15 +30,7 @@ const SCROLL = `
 /** Frame times of the library in Chromium while it scrolls through 50 000 references; needs the built application. */
 export async function benchScroll(): Promise<void> {
   const dataDir = await mkdtemp(path.join(os.tmpdir(), 'urbild-scroll-'));
-  const app = await createApplication({
-    port: 0,
-    host: '127.0.0.1',
-    dataDir,
-    demo: false,
-    renderThreads: 1,
-    quiet: true,
-    vision: false,
-  });
+  const app = await createApplication(config(dataDir));
   const { port } = (await app.listen(0, '127.0.0.1')).address() as { port: number };
   const file = path.join(dataDir, 'one.png');
   await writeFile(

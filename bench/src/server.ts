@@ -4,19 +4,13 @@ import path from 'path';
 import { monitorEventLoopDelay } from 'perf_hooks';
 import sharp from 'sharp';
 import { createApplication } from '../../apps/server/src/application';
+import { config } from './measure';
 import { JobsService } from '../../apps/server/src/platform/jobs/jobs.service';
 
 /** The server: how long its event loop is held up at most while takes are rendered and pictures come in. */
 export async function benchServer(): Promise<void> {
   const dataDir = await mkdtemp(path.join(os.tmpdir(), 'urbild-bench-'));
-  const app = await createApplication({
-    port: 0,
-    host: '127.0.0.1',
-    dataDir,
-    demo: false,
-    renderThreads: 1,
-    quiet: true,
-  });
+  const app = await createApplication({ ...config(dataDir), vision: undefined });
   const { port } = (await app.listen(0, '127.0.0.1')).address() as { port: number };
   const base = `http://127.0.0.1:${port}/api/v1`;
   const post = async (address: string, body: unknown) =>

@@ -1,11 +1,6 @@
 import { cosine, lchToLab, median, type Lab, type Medium } from '@urbild/core';
-import { frameOfMesh, readTraits, traitTruth } from '@urbild/engine';
-import { mkdtemp, rm, writeFile } from 'fs/promises';
-import os from 'os';
-import path from 'path';
-import sharp from 'sharp';
-import { VisionService } from '../../apps/server/src/platform/vision/vision.service';
-import { paintPersonFrom, type PaintedPerson } from '../../packages/engine/src/traits/samples';
+import { traitTruth } from '@urbild/engine';
+import { peopleWatcher } from './people';
 
 /** Ten people, none of whom the readers have learnt from. */
 const PEOPLE = [
@@ -28,8 +23,7 @@ const gap = (a: Lab, b: Lab) => Math.hypot(...a.map((v, k) => v - b[k]));
 
 /** Traits read from 40 painted pictures, by the same way as an import: face by the models, then colours, hair, numbers. */
 export async function benchTraits(): Promise<void> {
-  const dir = await mkdtemp(path.join(os.tmpdir(), 'urbild-traits-'));
-  const vision = new VisionService({ port: 0, host: '', dataDir: dir, demo: false, renderThreads: 1, quiet: true });
+  const { see, done } = await peopleWatcher(WIDTH, HEIGHT);
   const off: Record<'skin' | 'hair' | 'upper', number[]> = { skin: [], hair: [], upper: [] };
   let found = 0;
   let styles = 0;
@@ -39,27 +33,12 @@ export async function benchTraits(): Promise<void> {
   let numbers = 0;
   const faces: { who: number; embedding: readonly number[] }[] = [];
   for (const [who, words] of PEOPLE.entries())
-    for (const [m, medium] of MEDIA.entries()) {
-      const painted = paintPersonFrom(
-        `half figure of ${words}, front, meadow at noon`,
-        medium,
-        900 + who,
-        undefined,
-        WIDTH,
-        HEIGHT,
-      ) as PaintedPerson;
-      const file = path.join(dir, `${who}-${m}.png`);
-      await writeFile(
-        file,
-        await sharp(Buffer.from(painted.rgba.buffer), { raw: { width: WIDTH, height: HEIGHT, channels: 4 } })
-          .png()
-          .toBuffer(),
-      );
-      const [face] = (await vision.look(file)).faces;
-      if (!face) continue;
+    for (const medium of MEDIA) {
+      const { painted, face, read } = await see(words, medium, 900 + who);
+      if (!face || !read) continue;
       found++;
       faces.push({ who, embedding: face.embedding });
-      const { traits } = readTraits(painted.picture, frameOfMesh(face.mesh, face.yaw));
+      const { traits } = read;
       const truth = traitTruth(painted.person);
       off.skin.push(gap(traits.skin!.colour!, lchToLab(painted.person.skin)));
       if (traits.hair && truth.style !== 'bald')
@@ -74,8 +53,7 @@ export async function benchTraits(): Promise<void> {
         if (read !== undefined && Math.abs(read - value) < Math.abs(truth.mean[name] - value)) better++;
       }
     }
-  await rm(dir, { recursive: true, force: true });
-  vision.onModuleDestroy();
+  await done();
   const part = (n: number, of: number) => `${n}/${of} = ${Math.round((100 * n) / of)} %`;
   const same = faces.filter((f) => {
     const others = faces

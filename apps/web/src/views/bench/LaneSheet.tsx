@@ -15,22 +15,14 @@ interface Props {
 /** Everything about one influence: what it gives, of whom, how it is read, where it pulls. */
 export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props) {
   const carriesIdentity = ['character', 'face', 'outfit'].includes(influence.gives);
-  const chip = (chosen: boolean) =>
-    `rounded-full border px-2.5 py-0.5 text-sm ${chosen ? 'border-ink bg-ink text-paper' : 'border-line hover:border-edge'}`;
   return (
     <div className="flex flex-col gap-3">
       <h3 className="font-title text-lg">{name}</h3>
       <Group title="It gives">
         {gives.map((g) => (
-          <button
-            key={g}
-            type="button"
-            aria-pressed={influence.gives === g}
-            className={chip(influence.gives === g)}
-            onClick={() => onChange({ gives: g })}
-          >
+          <Chip key={g} chosen={influence.gives === g} onClick={() => onChange({ gives: g })}>
             {g}
-          </button>
+          </Chip>
         ))}
       </Group>
       {carriesIdentity && (
@@ -60,11 +52,9 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props)
             const carried = influence.parts ?? IDENTITY_PARTS;
             const on = carried.includes(part);
             return (
-              <button
+              <Chip
                 key={part}
-                type="button"
-                aria-pressed={on}
-                className={chip(on)}
+                chosen={on}
                 onClick={() => {
                   const next = IDENTITY_PARTS.filter((p) => (p === part ? !on : carried.includes(p)));
                   // somebody of whom nothing is carried is an influence that is off
@@ -72,7 +62,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props)
                 }}
               >
                 {part}
-              </button>
+              </Chip>
             );
           })}
         </Group>
@@ -80,41 +70,28 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props)
       {influence.gives === 'shape' && (
         <Group title="The picture fills">
           {(['inside', 'around'] as const).map((fill) => (
-            <button
-              key={fill}
-              type="button"
-              aria-pressed={(influence.fill ?? 'inside') === fill}
-              className={chip((influence.fill ?? 'inside') === fill)}
-              onClick={() => onChange({ fill })}
-            >
+            <Chip key={fill} chosen={(influence.fill ?? 'inside') === fill} onClick={() => onChange({ fill })}>
               {fill === 'inside' ? 'the shape' : 'what is around it'}
-            </button>
+            </Chip>
           ))}
         </Group>
       )}
       <Group title="It is read">
         {READINGS.map((r) => (
-          <button
-            key={r}
-            type="button"
-            aria-pressed={influence.reading === r}
-            className={chip(influence.reading === r)}
-            onClick={() => onChange({ reading: r })}
-          >
+          <Chip key={r} chosen={influence.reading === r} onClick={() => onChange({ reading: r })}>
             {r === 'hint' ? 'as a hint' : r === 'loose' ? 'loosely' : r === 'close' ? 'closely' : 'normally'}
-          </button>
+          </Chip>
         ))}
       </Group>
       <Group title={`It pulls from ${percent(influence.from)} to ${percent(influence.to)}`}>
         {READY_SPANS.map((s) => (
-          <button
+          <Chip
             key={s.name}
-            type="button"
-            className={chip(influence.from === s.from && influence.to === s.to)}
+            chosen={influence.from === s.from && influence.to === s.to}
             onClick={() => onChange({ from: s.from, to: s.to })}
           >
             {s.name}
-          </button>
+          </Chip>
         ))}
         <NumberField
           label="Start in percent"
@@ -153,5 +130,19 @@ function Group({ title, children }: { title: string; children: React.ReactNode }
       <legend className="mb-1 text-sm text-muted">{title}</legend>
       <div className="flex flex-wrap items-center gap-1.5">{children}</div>
     </fieldset>
+  );
+}
+
+/** One of several settings, as a button that stays pressed. */
+function Chip({ chosen, onClick, children }: { chosen: boolean; onClick: () => void; children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={chosen}
+      onClick={onClick}
+      className={`rounded-full border px-2.5 py-0.5 text-sm ${chosen ? 'border-ink bg-ink text-paper' : 'border-line hover:border-edge'}`}
+    >
+      {children}
+    </button>
   );
 }
