@@ -1,4 +1,4 @@
-import { blurPlane, resamplePlane, type Picture } from '@urbild/core';
+import { blurPlane, clamp, resamplePlane, type Picture } from '@urbild/core';
 import { isFigure, REGION } from '../painter/stage/region';
 import type { Extremes } from './ridges';
 
@@ -6,7 +6,7 @@ import type { Extremes } from './ridges';
 const SKIN_LOW = 0.38;
 const SKIN_HIGH = 0.72;
 /** Lightness by which a figure stands off from what is around it, in parts of the look's range of tones. */
-const APART = 0.16;
+const APART = 0.11;
 
 /**
  * The value plan of a recoloured stage: skin is lifted into the lighter half of the look's tones, and a figure that has the
@@ -56,7 +56,9 @@ export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, l
   );
   const top = looks.light[0];
   for (let i = 0; i < L.length; i++) {
-    const by = amount * (soft[i] * shift + skinMask[i] * lift);
+    // what is dark in a figure stays dark: only its middle and light tones are moved up
+    const moved = shift > 0 ? shift * clamp((L[i] - low) / (0.5 * range)) : shift;
+    const by = amount * (soft[i] * moved + skinMask[i] * lift);
     if (by) L[i] = by > 0 ? Math.max(L[i], Math.min(top, L[i] + by)) : L[i] + by;
   }
 }
