@@ -48,3 +48,7 @@ export * from './checks';
 export * from './checks/faces';
 export { splitCollage } from './checks/collage';
 export * from './measure/arrival';
+export * from './trial/state';
+export * from './trial/axes';
+export * from './trial/differences';
+export * from './trial/solve';

@@ -19,12 +19,35 @@ import {
   IsOptional,
   IsString,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
 import { ASPECTS, SOURCE_KINDS, type Aspect, type Mix, type SourceKind } from './mix.entity';
+
+/** A painted mask, sent before to the masks. */
+export class MixMaskDto {
+  @ApiProperty({ description: 'hash of a mask' }) @IsString() @Matches(/^[0-9a-f]{64}$/) content!: string;
+  @ApiProperty() @IsBoolean() invert!: boolean;
+  @ApiProperty({ minimum: 0, maximum: 0.1, description: 'soft edge in parts of the longer side' })
+  @IsNumber()
+  @Min(0)
+  @Max(0.1)
+  feather!: number;
+}
+
+/** A picture to start from. */
+export class MixStartDto {
+  @ApiProperty({ enum: ['take', 'reference'] }) @IsIn(['take', 'reference']) of!: 'take' | 'reference';
+  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty({ minimum: 0, maximum: 1, description: '0 the picture itself, 1 nothing of it' })
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  change!: number;
+}
 
 export class MixSettingsDto {
   @ApiProperty({ enum: ASPECTS, enumName: 'Aspect' }) @IsIn(ASPECTS) aspect!: Aspect;
@@ -45,6 +68,16 @@ export class MixSettingsDto {
   @Min(0)
   @Max(1)
   spread?: number;
+  @ApiProperty({ type: MixStartDto, required: false })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MixStartDto)
+  start?: MixStartDto;
+  @ApiProperty({ type: MixMaskDto, required: false, description: 'the only part of the start picture that changes' })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MixMaskDto)
+  mask?: MixMaskDto;
 }
 
 export class MixInfluenceDto {
@@ -78,6 +111,18 @@ export class MixInfluenceDto {
   @IsOptional()
   @IsIn(['inside', 'around'])
   fill?: 'inside' | 'around';
+  @ApiProperty({ type: MixMaskDto, required: false, description: 'where it acts; everywhere when absent' })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MixMaskDto)
+  region?: MixMaskDto;
+  @ApiProperty({ type: [String], required: false, description: 'references of a look or character that are left out' })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(64)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  except?: readonly string[];
 }
 
 /** Prompt, settings and influences under a name. */

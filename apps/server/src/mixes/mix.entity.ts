@@ -17,6 +17,27 @@ export interface MixSettings {
   readonly balance: number;
   /** How freely the seed composes, 0..1; 1 when absent. */
   readonly spread?: number;
+  /** A picture to start from. */
+  readonly start?: MixStart;
+  /** The only part of the start picture that changes. */
+  readonly mask?: MixMask;
+}
+
+/** A take or reference that a mix starts from. */
+export interface MixStart {
+  readonly of: 'take' | 'reference';
+  readonly id: string;
+  /** 0 the picture itself .. 1 nothing of it. */
+  readonly change: number;
+}
+
+/** A painted mask: grey, white where something acts. */
+export interface MixMask {
+  /** Hash of its picture, which was sent before. */
+  readonly content: string;
+  readonly invert: boolean;
+  /** Width of the soft edge in parts of the longer side, 0..0.1. */
+  readonly feather: number;
 }
 
 /** What can be an influence. */
@@ -42,6 +63,10 @@ export interface MixInfluence {
   readonly parts?: readonly IdentityPart[];
   /** Of a shape: what the picture fills. */
   readonly fill?: 'inside' | 'around';
+  /** Where in the picture it acts; everywhere when absent. */
+  readonly region?: MixMask;
+  /** References of a look or a character that are left out. */
+  readonly except?: readonly string[];
 }
 
 /** Prompt, settings and influences, saved under a name. */

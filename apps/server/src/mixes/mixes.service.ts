@@ -136,14 +136,21 @@ export class MixesService {
 }
 
 const plain = (influences: readonly MixInfluence[]): MixInfluence[] =>
-  influences.map(({ id, of, referenceId, gives, weight, from, to, reading, on }) => ({
-    id,
-    ...(of && of !== 'reference' ? { of } : {}),
-    referenceId,
-    gives,
-    weight,
-    from,
-    to,
-    reading,
-    on,
-  }));
+  influences.map(
+    ({ id, of, referenceId, gives, weight, from, to, reading, on, subject, parts, fill, region, except }) => ({
+      id,
+      ...(of && of !== 'reference' ? { of } : {}),
+      referenceId,
+      gives,
+      weight,
+      from,
+      to,
+      reading,
+      on,
+      ...(subject ? { subject } : {}),
+      ...(parts ? { parts: [...parts] } : {}),
+      ...(fill ? { fill } : {}),
+      ...(region ? { region: { ...region } } : {}),
+      ...(except?.length ? { except: [...except] } : {}),
+    }),
+  );

@@ -6,7 +6,7 @@ import type { PictureFacts } from '../mixes/pictureFacts';
 import type { Sources } from '../mixes/sources.service';
 
 /** Longer side in px by quality. */
-export const LONG_SIDE: Readonly<Record<Quality, number>> = { draft: 320, proof: 768, print: 1280 };
+export const LONG_SIDE: Readonly<Record<Quality, number>> = { draft: 256, proof: 768, print: 1280 };
 
 /** Width and height in px of a plate: both multiples of 8. */
 export function plateSize(aspect: Aspect, quality: Quality): { width: number; height: number } {

@@ -40,10 +40,27 @@ function project(
   }
 }
 
+const known = new WeakMap<Picture, Map<string, Float32Array>>();
+
+/** The quantile table of a picture along one direction; kept with the picture, which must not be changed afterwards. */
+function tableAlong(picture: Picture, direction: Direction, heightWeight: number): Float32Array {
+  const tables = known.get(picture) ?? new Map<string, Float32Array>();
+  known.set(picture, tables);
+  const key = `${direction.join()}/${heightWeight}`;
+  let table = tables.get(key);
+  if (!table) {
+    const projected = new Float32Array(picture.width * picture.height);
+    project(picture, direction, heightWeight, projected);
+    tables.set(key, (table = quantileTable(projected)));
+  }
+  return table;
+}
+
 /**
  * Moves the colours of `source` to the weighted barycentre of the colours of `targets` by sliced optimal transport
  * (Pitié, Kokaram and Dahyot 2007; Bonneel et al. 2015). `weights` are relative, not all zero. Returns a new picture;
- * best done at about 100 px and carried up with a guided filter.
+ * best done at about 100 px and carried up with a guided filter. What is measured of a target is kept with it: targets must
+ * not be changed afterwards.
  */
 export function transportColours(
   source: Picture,
@@ -60,9 +77,7 @@ export function transportColours(
     for (const plane of moved.planes) for (let i = 0; i < n; i++) plane[i] += dither * (2 * random.next() - 1) * 0.5;
   const projected = new Float32Array(n);
   const step = new Float32Array(n);
-  const table = new Float32Array(QUANTILES);
   const wanted = new Float32Array(QUANTILES);
-  const scratch = targets.map((t) => new Float32Array(t.width * t.height));
   const sum = [new Float32Array(n), new Float32Array(n), new Float32Array(n)];
   for (let round = 0; round < iterations; round++) {
     const directions = round === 0 ? AXES : [0, 1, 2].map(() => randomDirection(random, heightWeight > 0));
@@ -72,8 +87,7 @@ export function transportColours(
       wanted.fill(0);
       targets.forEach((target, k) => {
         if (!weights[k]) return;
-        project(target, direction, heightWeight, scratch[k]);
-        quantileTable(scratch[k], table);
+        const table = tableAlong(target, direction, heightWeight);
         for (let q = 0; q < QUANTILES; q++) wanted[q] += (weights[k] / total) * table[q];
       });
       transportShift(projected, wanted, step);

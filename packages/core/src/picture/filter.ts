@@ -66,21 +66,29 @@ export function boxPlane(source: Float32Array, w: number, h: number, radius: num
   const rows = new Float32Array(w * h);
   const out = new Float32Array(w * h);
   const k = 1 / (2 * radius + 1);
+  const across = Int32Array.from({ length: w + 2 * radius + 1 }, (_, i) => reflect(i - radius, w));
   for (let y = 0; y < h; y++) {
     const o = y * w;
     let sum = 0;
-    for (let i = -radius; i <= radius; i++) sum += source[o + reflect(i, w)];
+    for (let i = 0; i <= 2 * radius; i++) sum += source[o + across[i]];
     for (let x = 0; x < w; x++) {
       rows[o + x] = sum * k;
-      sum += source[o + reflect(x + radius + 1, w)] - source[o + reflect(x - radius, w)];
+      sum += source[o + across[x + 2 * radius + 1]] - source[o + across[x]];
     }
   }
-  for (let x = 0; x < w; x++) {
-    let sum = 0;
-    for (let i = -radius; i <= radius; i++) sum += rows[reflect(i, h) * w + x];
-    for (let y = 0; y < h; y++) {
-      out[y * w + x] = sum * k;
-      sum += rows[reflect(y + radius + 1, h) * w + x] - rows[reflect(y - radius, h) * w + x];
+  // all columns at once, row by row
+  const sums = new Float64Array(w);
+  for (let i = -radius; i <= radius; i++) {
+    const o = reflect(i, h) * w;
+    for (let x = 0; x < w; x++) sums[x] += rows[o + x];
+  }
+  for (let y = 0; y < h; y++) {
+    const o = y * w;
+    const next = reflect(y + radius + 1, h) * w;
+    const last = reflect(y - radius, h) * w;
+    for (let x = 0; x < w; x++) {
+      out[o + x] = sums[x] * k;
+      sums[x] += rows[next + x] - rows[last + x];
     }
   }
   return out;

@@ -1,6 +1,6 @@
 import { boxPlane } from './filter';
 import { mapPlanes, type Picture } from './picture';
-import { resamplePlane } from './resample';
+import { between } from './resample';
 
 /** A locally linear model of one picture by another, fitted at one size and usable at any. */
 export interface GuidedModel {
@@ -79,11 +79,33 @@ export function fitGuided(guide: Picture, target: Picture, radius: number, epsil
 /** Applies a fitted model to `guide`, which may be larger than the picture the model was fitted on. */
 export function applyGuided(model: GuidedModel, guide: Picture): Picture {
   const { width: w, height: h, planes: G } = guide;
-  const up = (p: Float32Array) => resamplePlane(p, model.width, model.height, w, h);
+  const { width: mw, height: mh } = model;
+  const columns = between(mw, w);
+  const rows = between(mh, h);
+  const row = [0, 1, 2, 3].map(() => new Float32Array(mw));
+  const { low, high, part } = columns;
+  const [a0, a1, a2, b] = row;
+  const [g0, g1, g2] = G;
   return mapPlanes(w, h, (c) => {
-    const [a0, a1, a2] = model.slopes[c].map(up);
-    const out = up(model.offsets[c]);
-    for (let i = 0; i < out.length; i++) out[i] += a0[i] * G[0][i] + a1[i] * G[1][i] + a2[i] * G[2][i];
+    const from = [...model.slopes[c], model.offsets[c]];
+    const out = new Float32Array(w * h);
+    for (let y = 0, i = 0; y < h; y++) {
+      for (let k = 0; k < 4; k++) mixRows(from[k], rows.low[y] * mw, rows.high[y] * mw, rows.part[y], row[k]);
+      for (let x = 0; x < w; x++, i++) {
+        const l = low[x];
+        const r = high[x];
+        const u = part[x];
+        out[i] =
+          (a0[l] + u * (a0[r] - a0[l])) * g0[i] +
+          (a1[l] + u * (a1[r] - a1[l])) * g1[i] +
+          (a2[l] + u * (a2[r] - a2[l])) * g2[i] +
+          (b[l] + u * (b[r] - b[l]));
+      }
+    }
     return out;
   });
+}
+
+function mixRows(plane: Float32Array, above: number, below: number, t: number, out: Float32Array): void {
+  for (let x = 0; x < out.length; x++) out[x] = plane[above + x] + t * (plane[below + x] - plane[above + x]);
 }

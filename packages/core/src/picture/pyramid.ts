@@ -1,4 +1,4 @@
-import { clonePicture, type Picture } from './picture';
+import { clonePicture, mapPlanes, type Picture } from './picture';
 import { resample } from './resample';
 
 /** The size of one level of a pyramid, in pixels. */
@@ -16,14 +16,13 @@ export function splitBands(picture: Picture, sizes: readonly LevelSize[]): Pictu
   for (let i = sizes.length - 2; i >= 0; i--) levels.unshift(resample(levels[0], sizes[i].width, sizes[i].height));
   return levels.map((level, i) => {
     if (i === 0) return clonePicture(level);
-    const band = clonePicture(level);
     const below = resample(levels[i - 1], level.width, level.height);
-    for (let c = 0; c < 3; c++) {
-      const target = band.planes[c];
-      const minus = below.planes[c];
-      for (let j = 0; j < target.length; j++) target[j] -= minus[j];
-    }
-    return band;
+    return mapPlanes(level.width, level.height, (c) => {
+      const [whole, minus] = [level.planes[c], below.planes[c]];
+      const band = new Float32Array(whole.length);
+      for (let j = 0; j < band.length; j++) band[j] = whole[j] - minus[j];
+      return band;
+    });
   });
 }
 
@@ -31,7 +30,8 @@ export function splitBands(picture: Picture, sizes: readonly LevelSize[]): Pictu
 export function joinBands(bands: readonly Picture[]): Picture {
   let sum = bands[0];
   for (let i = 1; i < bands.length; i++) {
-    const next = clonePicture(resample(sum, bands[i].width, bands[i].height));
+    const larger = resample(sum, bands[i].width, bands[i].height);
+    const next = larger === sum ? clonePicture(sum) : larger;
     for (let c = 0; c < 3; c++) {
       const target = next.planes[c];
       const plus = bands[i].planes[c];

@@ -1,12 +1,4 @@
-import {
-  hashText,
-  pictureFromRgba,
-  understand,
-  type Medium,
-  type Picture,
-  type SceneBrief,
-  type TraitSheet,
-} from '@urbild/core';
+import { understand, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
 import {
   directPainter,
   shapeRemarks,
@@ -15,11 +7,11 @@ import {
   type LoadedPicture,
 } from '../influences/staging';
 import type { FigureRecord } from '../painter/figures/record';
-import type { MediumPalette } from '../painter/media';
-import { paintStage, type Stage } from '../painter/paint';
+import { paintStage } from '../painter/paint';
 import type { RenderRequest } from '../request';
 import { planSynthesis, type ShareRecord, type SynthesisPlan } from '../synthesis/plan';
 import { synthesise } from '../synthesis/synthesise';
+import { keptStage, stageKey } from './stageCache';
 import { stageBetween, strengthOf, towards } from './startPicture';
 
 /** What a pass reports to. */
@@ -56,30 +48,34 @@ export function renderPass(
   const { width, height, seed, spread } = request;
   const direction = directPainter(request, brief, plan, loaded);
   checkpoint();
-  const stage = paintStage(brief, {
-    width,
-    height,
-    seed,
-    spread,
-    hints: direction.hints,
-    light: direction.light,
-    identities: direction.identities.of,
-    checkpoint,
-  });
+  const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
+  const stage = keptStage(told, () =>
+    paintStage(brief, {
+      width,
+      height,
+      seed,
+      spread,
+      hints: direction.hints,
+      light: direction.light,
+      identities: direction.identities.of,
+      checkpoint,
+    }),
+  );
   lap('painter');
-  const labels = stage.labels;
-  const changes = stageChanges(request, stage, direction.hints, plan, loaded, checkpoint);
+  const labels = stage.labels();
+  const { figures } = stage;
+  const changes = stageChanges(request, { labels, figures }, direction.hints, plan, loaded, checkpoint);
   const change = request.start?.change ?? 1;
   const staged = (painted: Picture): Picture => {
     const changed = changes.reduce((p, apply) => apply(p), painted);
     return start ? stageBetween(start, changed, change) : changed;
   };
-  const painted = staged(pictureFromRgba(stage.rgba, width, height));
+  const painted = staged(stage.painted());
   if (changes.length) lap('staging');
   const done = {
     brief,
     labels,
-    figures: stage.figures,
+    figures,
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
     remarks: [...direction.remarks, ...shapeRemarks(request, loaded)],
@@ -92,8 +88,8 @@ export function renderPass(
     stage: painted,
     // the labels are those of the painted stage: a start picture has none
     labels: held ? undefined : labels,
-    stageIn: brief.medium || held ? undefined : ({ medium, palette }) => staged(drawn(stage, medium, palette)),
-    stageKey: String(hashText(JSON.stringify(request))),
+    stageIn: brief.medium || held ? undefined : ({ medium, palette }) => staged(stage.drawnIn(medium, palette)),
+    stageKey: stageKey(told),
     references: laid.map(({ influence, part, told, picture: p }) => ({
       influence,
       part,
@@ -107,9 +103,6 @@ export function renderPass(
   });
   return { ...done, picture: held ? towards(start, picture, () => strengthOf(change)) : picture };
 }
-
-const drawn = (stage: Stage, medium: Medium, palette: MediumPalette): Picture =>
-  pictureFromRgba(stage.paintIn(medium, palette), stage.width, stage.height);
 
 /** True for influences that act on the painted stage: by palette, surface or the picture itself. */
 const liesOver = (plan: SynthesisPlan, k: number): boolean =>

@@ -1,4 +1,4 @@
-import { blurPlane, clonePicture, resampleToLongSide, resamplePlane, smoothstep, type Picture } from '@urbild/core';
+import { blurPlane, clonePicture, levelOf, resamplePlane, smoothstep, type Picture } from '@urbild/core';
 import { REGION } from '../painter/stage/region';
 import type { PaletteShare } from './palette';
 
@@ -62,7 +62,7 @@ export function keepHues(stage: Picture, moved: Picture, mask: Float32Array, pal
   const total = palette.reduce((s, p) => s + p.share, 0);
   if (total <= 0) return;
   const families = 12;
-  const small = palette.map((p) => ({ share: p.share / total, areas: resampleToLongSide(p.reference.areas, 96) }));
+  const small = palette.map((p) => ({ share: p.share / total, areas: levelOf(p.reference.areas, 96) }));
   const able = Array.from({ length: families }, (_, k) => {
     const angle = ((k + 0.5) / families) * 2 * Math.PI - Math.PI;
     return small.reduce(

@@ -5,6 +5,7 @@ import {
   clonePicture,
   fitGuided,
   learnColourTable,
+  levelOf,
   resamplePlane,
   resampleToLongSide,
   transportColours,
@@ -28,6 +29,9 @@ export const amountOf = (palette: readonly PaletteShare[]): number =>
     palette.reduce((s, p) => s + p.share, 0),
   );
 
+/** The size that colours are moved at: a draft is content with less. */
+const smallSide = ({ width, height }: Picture): number => (Math.max(width, height) <= 256 ? 72 : 96);
+
 /** Weight of the height in the picture: skies take their colours from skies. */
 const HEIGHT_WEIGHT = 0.25;
 
@@ -39,8 +43,8 @@ const HEIGHT_WEIGHT = 0.25;
 export function recolourStage(stage: Picture, palette: readonly PaletteShare[], figures?: Float32Array): Picture {
   const amount = amountOf(palette);
   if (amount <= 0) return stage;
-  const small = resampleToLongSide(stage, Math.max(stage.width, stage.height) <= 256 ? 72 : 96);
-  const targets = palette.map((p) => resampleToLongSide(p.reference.areas, 96));
+  const small = resampleToLongSide(stage, smallSide(stage));
+  const targets = palette.map((p) => levelOf(p.reference.areas, 96));
   const moved = transportColours(
     small,
     targets,
@@ -73,13 +77,9 @@ export function recolourDrawn(
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
   const kept = palette.reduce((s, p) => s + (own.has(p.reference) ? (p.share / total) * amount : 0), 0);
   if (kept > 0.999) return clonePicture(drawn);
-  const small = resampleToLongSide(drawn, Math.max(drawn.width, drawn.height) <= 256 ? 72 : 96);
+  const small = resampleToLongSide(drawn, smallSide(drawn));
   const others = palette.filter((p) => !own.has(p.reference));
-  const clouds = [
-    ...others.map((p) => resampleToLongSide(p.reference.areas, 96)),
-    small,
-    resampleToLongSide(stage, 96),
-  ];
+  const clouds = [...others.map((p) => levelOf(p.reference.areas, 96)), small, resampleToLongSide(stage, 96)];
   const shares = [...others.map((p) => (p.share / total) * amount), kept, 1 - amount];
   const moved = transportColours(small, clouds, shares, { heightWeight: HEIGHT_WEIGHT });
   const out = applyGuided(fitGuided(small, moved, 5, 2e-4), drawn);
@@ -115,10 +115,10 @@ function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteSh
  */
 export function insistOnPalette(picture: Picture, palette: readonly PaletteShare[], amount: number): Picture {
   if (amount <= 0 || !palette.length) return picture;
-  const small = resampleToLongSide(picture, 96);
+  const small = resampleToLongSide(picture, smallSide(picture));
   const moved = transportColours(
     small,
-    palette.map((p) => resampleToLongSide(p.reference.picture, 96)),
+    palette.map((p) => levelOf(p.reference.picture, 96)),
     palette.map((p) => p.share),
     { dither: 0 },
   );
@@ -164,8 +164,8 @@ export function toCommonPalette(
     amount < 0.999 ? stageKey : '',
   ].join('|');
   return recoloured.get(key, () => {
-    const small = resampleToLongSide(reference.picture, 96);
-    const clouds = [...palette.map((p) => resampleToLongSide(p.reference.picture, 96)), resampleToLongSide(stage, 96)];
+    const small = levelOf(reference.picture, 96);
+    const clouds = [...palette.map((p) => levelOf(p.reference.picture, 96)), resampleToLongSide(stage, 96)];
     const moved = transportColours(small, clouds, [...shares, 1 - amount], { dither: 0, seed: 5 });
     const table = learnColourTable(small, moved);
     const picture = applyColourTable(reference.picture, table);

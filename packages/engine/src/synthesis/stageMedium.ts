@@ -9,6 +9,7 @@ import {
   type Lab,
   type Medium,
   type Picture,
+  type Swatch,
 } from '@urbild/core';
 import { paletteFor, type MediumPalette } from '../painter/media';
 import type { PreparedReference } from './reference';
@@ -71,11 +72,39 @@ export function stageMediumFor(looks: readonly SurfaceShare[]): StageMedium | un
   const best = scores[0];
   if (!best || best.score < SURE) return undefined;
   const inked = THREE_TONE.includes(best.medium);
-  const stroked = inked && strokedPart(looks[0].reference.picture) > STROKED;
+  const stroked = inked && measured(looks[0].reference).stroked() > STROKED;
   const medium = stroked ? 'linocut' : best.medium;
   if (!inked && !TWO_TONE.includes(medium)) return { medium, palette: { ...paletteFor(medium), bleed: true }, inked };
   const { paper, middle, key, parts } = inks;
   return { medium, palette: { paper, middle, key, parts: inked ? parts : undefined, bleed: true }, inked };
+}
+
+interface Measured {
+  readonly swatches: () => Swatch[];
+  readonly tails: () => Record<'dark' | 'light', Lab>;
+  readonly stroked: () => number;
+}
+
+const known = new WeakMap<PreparedReference, Measured>();
+
+const once = <T>(make: () => T): (() => T) => {
+  let value: T | undefined;
+  return () => (value ??= make());
+};
+
+/** What is measured of a reference's inks, once each and kept with it. */
+function measured(reference: PreparedReference): Measured {
+  let all = known.get(reference);
+  if (!all) {
+    const { picture } = reference;
+    all = {
+      swatches: once(() => swatchesOf(picture, 8)),
+      tails: once(() => tailsOf(picture)),
+      stroked: once(() => strokedPart(picture)),
+    };
+    known.set(reference, all);
+  }
+  return all;
 }
 
 interface Inks extends Pick<MediumPalette, 'paper' | 'middle' | 'key' | 'parts'> {
@@ -88,9 +117,11 @@ interface Inks extends Pick<MediumPalette, 'paper' | 'middle' | 'key' | 'parts'>
 function inksOf(looks: readonly SurfaceShare[]): Inks {
   const total = looks.reduce((s, l) => s + l.share, 0);
   const all = looks.flatMap((l) =>
-    swatchesOf(l.reference.picture, 8).map((s) => ({ lab: s.lab, weight: (s.weight * l.share) / total })),
+    measured(l.reference)
+      .swatches()
+      .map((s) => ({ lab: s.lab, weight: (s.weight * l.share) / total })),
   );
-  const tails = looks.map((l) => tailsOf(l.reference.picture));
+  const tails = looks.map((l) => measured(l.reference).tails());
   const tail = (end: 'dark' | 'light') =>
     [0, 1, 2].map((c) => looks.reduce((s, l, i) => s + (l.share / total) * tails[i][end][c], 0)) as unknown as Lab;
   const key = tail('dark');

@@ -12,9 +12,9 @@ const MOST = 1.8;
 /** The median size of a band's values: the texture of flat places, untouched by edges. */
 function medianSize(plane: Float32Array): number {
   const step = Math.max(1, Math.floor(plane.length / 6000));
-  const sizes: number[] = [];
-  for (let i = 0; i < plane.length; i += step) sizes.push(Math.abs(plane[i]));
-  sizes.sort((a, b) => a - b);
+  const sizes = new Float32Array(Math.ceil(plane.length / step));
+  for (let i = 0, k = 0; i < plane.length; i += step) sizes[k++] = Math.abs(plane[i]);
+  sizes.sort();
   return sizes[sizes.length >> 1];
 }
 

@@ -56,10 +56,11 @@ const FACE: readonly [number, number][] = [0.2, 0.35, 0.5].flatMap((b) =>
 /**
  * Reads the traits of whoever a picture shows. With the frame of a face: colours by medians around it, hair, headwear, beard,
  * glasses and the numbers of the face by what was learnt. Without: only the colours of the subject before a plain background.
+ * `exact` says that the frame is known, not found: nothing is sought around it.
  */
-export function readTraits(picture: Picture, frame?: FaceFrame): ReadTraits {
+export function readTraits(picture: Picture, frame?: FaceFrame, exact = false): ReadTraits {
   if (!frame) return { traits: bodyColours(picture) };
-  const { features, numbers } = bestSeen(picture, frame);
+  const { features, numbers } = bestSeen(picture, frame, exact);
   const traits: Partial<Record<TraitName, Trait>> = {};
   const sight = sightOf(frame);
   const { style, hat, beard, glasses } = models();
@@ -102,6 +103,7 @@ const LENGTHS = [1, 0.9, 1.1];
 function bestSeen(
   picture: Picture,
   { eyes, chin, yaw }: FaceFrame,
+  exact: boolean,
 ): { features: FaceFeatures; numbers: readonly number[] } {
   const { style, beard, glasses, numbers } = models();
   const sums = FACE_NUMBERS.map(() => 0);
@@ -111,8 +113,8 @@ function bestSeen(
   const aspect = picture.width / picture.height;
   let best: FaceFeatures | undefined;
   let surest = -1;
-  for (const length of LENGTHS)
-    for (const [a, b] of SHIFTS) {
+  for (const length of exact ? [1] : LENGTHS)
+    for (const [a, b] of exact ? [SHIFTS[0]] : SHIFTS) {
       const x = eyes[0] + (dy / aspect) * a + dx * b;
       const y = eyes[1] - dx * aspect * a + dy * b;
       const features = faceFeatures(picture, { eyes: [x, y], chin: [x + dx * length, y + dy * length], yaw });

@@ -5,6 +5,8 @@ import {
   encodeDescriptors,
   measureArrival,
   pictureFromRgba,
+  pictureToRgba,
+  resampleToLongSide,
   wordsKept,
   type Arrival,
   type Descriptors,
@@ -27,6 +29,7 @@ import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgre
 
 const ENGINE_SIDE = 1536;
 const KEPT_PICTURES = 16;
+const SHOWN_SIDE = 384;
 const engine = new BuiltInEngine();
 const pictures = new Map<string, Promise<Picture>>();
 
@@ -63,6 +66,13 @@ export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
   return { png: await encodePng(stage) };
 }
 
+/** A finished picture as it goes through the progress port: drafts whole, larger ones smaller. */
+function shown({ width, height, rgba }: Raster): Pick<WorkerProgress, 'width' | 'height' | 'rgba'> {
+  if (Math.max(width, height) <= SHOWN_SIDE) return { width, height, rgba };
+  const small = resampleToLongSide(pictureFromRgba(rgba, width, height), SHOWN_SIDE);
+  return { width: small.width, height: small.height, rgba: pictureToRgba(small) };
+}
+
 /** Renders a request, encodes and measures it. */
 export async function render(task: RenderTask): Promise<RenderTaskResult | TaskFailure> {
   const flag = new Int32Array(task.stop);
@@ -80,6 +90,8 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
         report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba }),
       signal,
     );
+    // the picture is there; what is measured of it comes later
+    report({ fraction: 0.97, step: 'being measured', ...shown(result) });
     const picture = await encodePng(result);
     const descriptors = describe(await measurable(picture));
     return {

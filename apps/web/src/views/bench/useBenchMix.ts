@@ -9,7 +9,8 @@ import { useNotice } from '../../parts/notices';
 export type Edited = Pick<Mix, 'name' | 'prompt' | 'avoid' | 'settings' | 'influences'>;
 export type Change = (mix: Edited) => Edited;
 
-const AUTOSAVE = 350;
+/** Milliseconds until a change is saved: at once after a drag, when the hand rests in one, when the typing rests. */
+const AUTOSAVE = { done: 20, live: 160, typed: 350 };
 const UNDO_STEPS = 200;
 
 const editedOf = ({ name, prompt, avoid, settings, influences }: Mix): Edited => ({
@@ -53,6 +54,7 @@ export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
     onSaved,
     beforeDrag: undefined as Edited | undefined,
     saving: undefined as Promise<void> | undefined,
+    typed: false,
   });
   const put = useCallback((next: Edited) => {
     now.current.mix = next;
@@ -107,8 +109,9 @@ export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
 
   const dirty = !same(mix, saved.state);
   useEffect(() => {
-    if (!dirty || now.current.beforeDrag) return;
-    const timer = setTimeout(() => void save(), AUTOSAVE);
+    if (!dirty) return;
+    const { beforeDrag, typed } = now.current;
+    const timer = setTimeout(() => void save(), beforeDrag ? AUTOSAVE.live : typed ? AUTOSAVE.typed : AUTOSAVE.done);
     return () => clearTimeout(timer);
   }, [dirty, mix, save]);
 
@@ -116,6 +119,7 @@ export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
     (make: Change, live = false) => {
       const before = now.current.mix;
       const next = make(before);
+      now.current.typed = next.prompt !== before.prompt || next.name !== before.name;
       if (live) now.current.beforeDrag ??= before;
       else {
         const from = now.current.beforeDrag ?? before;

@@ -1,0 +1,34 @@
+import type { Gives, IdentityPart, Reading } from '../influence/types';
+
+/** An influence as far as trials change it and differences tell of it. */
+export interface TrialInfluence {
+  readonly id: string;
+  readonly of?: 'reference' | 'look' | 'character';
+  readonly referenceId: string;
+  readonly gives: Gives;
+  readonly weight: number;
+  readonly from: number;
+  readonly to: number;
+  readonly reading: Reading;
+  readonly on: boolean;
+  readonly subject?: string;
+  readonly parts?: readonly IdentityPart[];
+  readonly fill?: 'inside' | 'around';
+  readonly region?: { readonly content: string };
+  readonly except?: readonly string[];
+}
+
+/** Everything that makes a take, as far as trials change it and differences tell of it. */
+export interface TrialState {
+  readonly prompt: string;
+  readonly avoid: string;
+  readonly settings: {
+    readonly aspect?: string;
+    readonly seed: number;
+    readonly balance: number;
+    readonly spread?: number;
+    readonly start?: { readonly of: string; readonly id: string; readonly change: number };
+    readonly mask?: { readonly content: string };
+  };
+  readonly influences: readonly TrialInfluence[];
+}

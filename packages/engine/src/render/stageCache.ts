@@ -1,0 +1,68 @@
+import { clonePicture, hashText, pictureFromRgba, type Gives, type Medium, type Picture } from '@urbild/core';
+import type { MediumPalette } from '../painter/media';
+import type { Stage } from '../painter/paint';
+import type { RenderRequest } from '../request';
+import { LeastRecentlyUsed } from '../synthesis/cache';
+
+/** Gives that only lie over a finished stage: the painter does not hear of them. */
+const LIES_OVER: ReadonlySet<Gives> = new Set(['look', 'palette']);
+/** Gives whose part of the stage depends on everything that pulls on colour. */
+const HEARS_ALL: ReadonlySet<Gives> = new Set(['light', 'everything']);
+
+/** Names what the painter makes of a request: equal names are equal stages. */
+export function stageName(request: RenderRequest): string {
+  const { prompt, avoid, names, medium, width, height, seed, spread, balance, influences } = request;
+  const heard = influences.filter((i) => i.on && i.weight > 0);
+  const told = heard.filter((i) => !LIES_OVER.has(i.gives));
+  const directing = told.some((i) => HEARS_ALL.has(i.gives)) ? heard : told;
+  const by = directing.length ? [balance, directing] : [];
+  return JSON.stringify([prompt, avoid, names, medium, width, height, seed, spread, by]);
+}
+
+/** A painted stage that may be asked for again: whatever is handed out is the caller's own copy. */
+export class KeptStage {
+  readonly #painted: Picture;
+  readonly #drawn = new LeastRecentlyUsed<Picture>(2);
+
+  constructor(private readonly stage: Stage) {
+    this.#painted = pictureFromRgba(stage.rgba, stage.width, stage.height);
+  }
+
+  get figures(): Stage['figures'] {
+    return this.stage.figures;
+  }
+
+  labels(): Uint8Array {
+    return this.stage.labels.slice();
+  }
+
+  painted(): Picture {
+    return clonePicture(this.#painted);
+  }
+
+  /** The same scene in another medium. */
+  drawnIn(medium: Medium, palette: MediumPalette): Picture {
+    const { width, height } = this.stage;
+    const name = JSON.stringify([medium, palette]);
+    return clonePicture(
+      this.#drawn.get(name, () => pictureFromRgba(this.stage.paintIn(medium, palette), width, height)),
+    );
+  }
+}
+
+/** Larger pictures than this are not worth their memory: nobody waits at a slider for them. */
+const KEPT_PIXELS = 512 * 512;
+const stages = new LeastRecentlyUsed<KeptStage>(6);
+
+/**
+ * The stage of a request, painted by `paint` unless it was kept: while a weight is moved the words stay the same, and so does
+ * what the painter makes of them.
+ */
+export function keptStage(request: RenderRequest, paint: () => Stage): KeptStage {
+  if (request.width * request.height > KEPT_PIXELS) return new KeptStage(paint());
+  return stages.get(stageName(request), () => new KeptStage(paint()));
+}
+
+/** Names the stage of a request, as it is after everything that changes it, in the caches of synthesis. */
+export const stageKey = (request: RenderRequest): string =>
+  String(hashText(stageName(request) + JSON.stringify(request.start ?? '')));
