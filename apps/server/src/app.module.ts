@@ -24,7 +24,9 @@ import { VisionService } from './platform/vision/vision.service';
 import { LibraryController } from './library/library.controller';
 import { LibraryService } from './library/library.service';
 import { MixesController } from './mixes/mixes.controller';
+import { MasksController } from './masks/masks.controller';
 import { MixesService } from './mixes/mixes.service';
+import { MixVersionsService } from './mixes/mixVersions.service';
 import { BlobsController } from './platform/blobs/blobs.controller';
 import { BlobStore } from './platform/blobs/blobStore';
 import { CONFIG, LIMITS, type Config } from './platform/config';
@@ -40,7 +42,12 @@ import { StudioController } from './studio/studio.controller';
 import { TakeRenderer } from './takes/takeRenderer';
 import { GoOnService } from './takes/goOn.service';
 import { TakesController } from './takes/takes.controller';
+import { InForceService } from './takes/inForce.service';
+import { TakeQueue } from './takes/takeQueue.service';
 import { TakesService } from './takes/takes.service';
+import { SolvesService } from './trials/solves.service';
+import { StripsService } from './trials/strips.service';
+import { TrialsController } from './trials/trials.controller';
 
 const EVERYWHERE = [{ path: '{*path}', method: RequestMethod.ALL }];
 
@@ -85,11 +92,13 @@ export class AppModule {
         ImportsController,
         LibraryController,
         LooksController,
+        MasksController,
         MixesController,
         SeriesController,
         ShelfController,
         StudioController,
         TakesController,
+        TrialsController,
       ],
       providers: [
         { provide: CONFIG, useValue: config },
@@ -99,16 +108,21 @@ export class AppModule {
         DemoService,
         EventsService,
         ImportsService,
+        InForceService,
         JobsService,
         GoOnService,
         LibraryService,
         LookAtService,
         LooksService,
         MixesService,
+        MixVersionsService,
         PreparationService,
         SeriesService,
+        SolvesService,
         SourcesService,
         SplitService,
+        StripsService,
+        TakeQueue,
         TakeRenderer,
         TakesService,
         VisionService,

@@ -448,6 +448,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/masks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["MasksController_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/mixes": {
         parameters: {
             query?: never;
@@ -478,6 +494,22 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["MixesController_change"];
+        trace?: never;
+    };
+    "/api/v1/mixes/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["MixesController_versionsOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/v1/series": {
@@ -640,6 +672,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/takes/worked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_worked"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/takes/made-with/{id}": {
         parameters: {
             query?: never;
@@ -672,6 +720,54 @@ export interface paths {
         patch: operations["TakesController_change"];
         trace?: never;
     };
+    "/api/v1/takes/in-force/{mixId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_inForceFor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}/enlarge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_enlarge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}/more": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_more"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/takes/{id}/cancel": {
         parameters: {
             query?: never;
@@ -698,6 +794,102 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["TakesController_mixOf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/strips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_listStrips"];
+        put?: never;
+        post: operations["TrialsController_newStrip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/strips/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_strip"];
+        put?: never;
+        post?: never;
+        delete: operations["TrialsController_removeStrip"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/strips/{id}/proof": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrialsController_proof"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/solves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_listSolves"];
+        put?: never;
+        post: operations["TrialsController_newSolve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/solves/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_solve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/solves/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrialsController_stop"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1132,6 +1324,13 @@ export interface components {
         Reading: "hint" | "loose" | "normal" | "close";
         /** @enum {string} */
         IdentityPart: "face" | "hair" | "build" | "clothes";
+        MixMaskDto: {
+            /** @description hash of a mask */
+            content: string;
+            invert: boolean;
+            /** @description soft edge in parts of the longer side */
+            feather: number;
+        };
         MixInfluenceDto: {
             id: string;
             /** @description a reference when absent */
@@ -1152,6 +1351,10 @@ export interface components {
              * @enum {string}
              */
             fill?: "inside" | "around";
+            /** @description where it acts; everywhere when absent */
+            region?: components["schemas"]["MixMaskDto"];
+            /** @description references of a look or character that are left out */
+            except?: string[];
         };
         ControlDto: {
             id: string;
@@ -1186,6 +1389,26 @@ export interface components {
             end: number;
             text: string;
         };
+        /** @enum {string} */
+        Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
+        MixStartDto: {
+            /** @enum {string} */
+            of: "take" | "reference";
+            id: string;
+            /** @description 0 the picture itself, 1 nothing of it */
+            change: number;
+        };
+        MixSettingsDto: {
+            aspect: components["schemas"]["Aspect"];
+            seed: number;
+            /** @description multiplies every reference; 1 is neutral */
+            balance: number;
+            /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
+            spread?: number;
+            start?: components["schemas"]["MixStartDto"];
+            /** @description the only part of the start picture that changes */
+            mask?: components["schemas"]["MixMaskDto"];
+        };
         TakeDto: {
             id: string;
             mixId?: string;
@@ -1210,20 +1433,25 @@ export interface components {
             /** @description why it failed */
             error?: string;
             keeper: boolean;
+            /** @description 0 none .. 5 */
+            rating: number;
+            rejected: boolean;
+            note: string;
+            /** @description the take that somebody went on from */
+            fromTakeId?: string;
+            avoid: string;
+            settings: components["schemas"]["MixSettingsDto"];
             /** @description milliseconds of rendering */
             took?: number;
             createdAt: string;
             version: number;
         };
-        /** @enum {string} */
-        Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
-        MixSettingsDto: {
-            aspect: components["schemas"]["Aspect"];
-            seed: number;
-            /** @description multiplies every reference; 1 is neutral */
-            balance: number;
-            /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
-            spread?: number;
+        MaskDto: {
+            /** @description its hash, by which mixes name it */
+            content: string;
+            url: string;
+            /** @description part of the picture that is white, 0..1 */
+            covers: number;
         };
         MixDto: {
             id: string;
@@ -1250,6 +1478,15 @@ export interface components {
             settings?: components["schemas"]["MixSettingsDto"];
             influences?: components["schemas"]["MixInfluenceDto"][];
             version: number;
+        };
+        MixVersionDto: {
+            id: string;
+            number: number;
+            prompt: string;
+            avoid: string;
+            settings: components["schemas"]["MixSettingsDto"];
+            influences: components["schemas"]["MixInfluenceDto"][];
+            createdAt: string;
         };
         ShotDto: {
             id: string;
@@ -1325,6 +1562,14 @@ export interface components {
             /** @description ids of the takes in line, in their order */
             line: string[];
         };
+        WorkedDto: {
+            /** @description id of the reference, look or character */
+            referenceId: string;
+            low: number;
+            high: number;
+            /** @description kept takes */
+            count: number;
+        };
         NewTakeDto: {
             mixId: string;
             quality?: components["schemas"]["Quality"];
@@ -1334,10 +1579,127 @@ export interface components {
             prompt?: string;
             /** @description leave this influence out */
             without?: string;
+            /** @description the take that this one goes on from */
+            from?: string;
         };
         ChangeTakeDto: {
             version: number;
-            keeper: boolean;
+            keeper?: boolean;
+            rating?: number;
+            rejected?: boolean;
+            note?: string;
+        };
+        InForcePictureDto: {
+            referenceId: string;
+            title: string;
+            /** @description what the engine gets */
+            pictureUrl: string;
+            /** @description its part of the weight of its influence */
+            weight: number;
+            /** @description versions of the file so far */
+            fileVersion: number;
+            /** @description cropped, sharpened or cut out */
+            prepared: boolean;
+        };
+        InForceInfluenceDto: {
+            id: string;
+            acts: boolean;
+            /** @description why it does not act */
+            why?: string;
+            pictures: components["schemas"]["InForcePictureDto"][];
+        };
+        InForceDto: {
+            width: number;
+            height: number;
+            engine: string;
+            /** @description milliseconds that takes of this size took lately */
+            usually?: number;
+            /** @description takes that are rendered before */
+            ahead: number;
+            /** @description the picture that it starts from */
+            startUrl?: string;
+            /** @description names of the cast that the prompt says */
+            names: string[];
+            influences: components["schemas"]["InForceInfluenceDto"][];
+        };
+        EnlargeDto: {
+            /** @description how many times as large */
+            times: number;
+        };
+        MoreLikeDto: {
+            count: number;
+        };
+        /** @enum {string} */
+        AxisSetting: "weight" | "from" | "to" | "gives" | "reading" | "swap" | "fade" | "without" | "balance" | "spread" | "seed" | "change" | "words";
+        AxisDto: {
+            setting: components["schemas"]["AxisSetting"];
+            /** @description the influence whose setting it is */
+            influence?: string;
+            /** @description of a fade: the influence that comes */
+            other?: string;
+            values: (number | string)[];
+        };
+        MixStateDto: {
+            prompt: string;
+            avoid: string;
+            settings: components["schemas"]["MixSettingsDto"];
+            influences: components["schemas"]["MixInfluenceDto"][];
+        };
+        StripDto: {
+            id: string;
+            mixId: string;
+            name: string;
+            axes: components["schemas"]["AxisDto"][];
+            state: components["schemas"]["MixStateDto"];
+            quality: components["schemas"]["Quality"];
+            /** @description row by row */
+            cells: components["schemas"]["TakeDto"][];
+            createdAt: string;
+        };
+        NewStripDto: {
+            mixId: string;
+            name?: string;
+            /** @description one axis, or two for a table */
+            axes: components["schemas"]["AxisDto"][];
+            quality?: components["schemas"]["Quality"];
+        };
+        ProofCellDto: {
+            cell: number;
+        };
+        TargetDto: {
+            influence: string;
+            arrival: number;
+        };
+        /** @enum {string} */
+        SolveState: "running" | "met" | "cannot" | "stopped" | "failed";
+        WeightDto: {
+            influence: string;
+            weight: number;
+            arrival: number;
+        };
+        SolveTrialDto: {
+            weights: components["schemas"]["WeightDto"][];
+            wordsKept: number;
+            take?: components["schemas"]["TakeDto"];
+        };
+        SolveDto: {
+            id: string;
+            mixId: string;
+            targets: components["schemas"]["TargetDto"][];
+            wordsKept?: number;
+            status: components["schemas"]["SolveState"];
+            /** @description what it came to, in words */
+            reason: string;
+            /** @description index of the trial that is nearest */
+            best?: number;
+            path: components["schemas"]["SolveTrialDto"][];
+            createdAt: string;
+        };
+        NewSolveDto: {
+            mixId: string;
+            targets: components["schemas"]["TargetDto"][];
+            /** @description at least this much of the words */
+            wordsKept?: number;
         };
     };
     responses: never;
@@ -2208,6 +2570,32 @@ export interface operations {
             };
         };
     };
+    MasksController_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MaskDto"];
+                };
+            };
+        };
+    };
     MixesController_list: {
         parameters: {
             query?: never;
@@ -2311,6 +2699,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MixDto"];
+                };
+            };
+        };
+    };
+    MixesController_versionsOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixVersionDto"][];
                 };
             };
         };
@@ -2617,6 +3026,27 @@ export interface operations {
             };
         };
     };
+    TakesController_worked: {
+        parameters: {
+            query: {
+                ids: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedDto"][];
+                };
+            };
+        };
+    };
     TakesController_madeWith: {
         parameters: {
             query?: never;
@@ -2703,6 +3133,79 @@ export interface operations {
             };
         };
     };
+    TakesController_inForceFor: {
+        parameters: {
+            query: {
+                quality: string;
+            };
+            header?: never;
+            path: {
+                mixId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InForceDto"];
+                };
+            };
+        };
+    };
+    TakesController_enlarge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnlargeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_more: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoreLikeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
     TakesController_cancel: {
         parameters: {
             query?: never;
@@ -2741,6 +3244,201 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MixDto"];
+                };
+            };
+        };
+    };
+    TrialsController_listStrips: {
+        parameters: {
+            query: {
+                mixId: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripDto"][];
+                };
+            };
+        };
+    };
+    TrialsController_newStrip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewStripDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripDto"];
+                };
+            };
+        };
+    };
+    TrialsController_strip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripDto"];
+                };
+            };
+        };
+    };
+    TrialsController_removeStrip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TrialsController_proof: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProofCellDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripDto"];
+                };
+            };
+        };
+    };
+    TrialsController_listSolves: {
+        parameters: {
+            query: {
+                mixId: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolveDto"][];
+                };
+            };
+        };
+    };
+    TrialsController_newSolve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSolveDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolveDto"];
+                };
+            };
+        };
+    };
+    TrialsController_solve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolveDto"];
+                };
+            };
+        };
+    };
+    TrialsController_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolveDto"];
                 };
             };
         };

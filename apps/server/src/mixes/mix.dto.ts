@@ -137,6 +137,47 @@ export class MixDto {
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }
 
+/** A state of a mix as it was when a take was asked of it. */
+export class MixVersionDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() number!: number;
+  @ApiProperty() prompt!: string;
+  @ApiProperty() avoid!: string;
+  @ApiProperty({ type: MixSettingsDto }) settings!: MixSettingsDto;
+  @ApiProperty({ type: [MixInfluenceDto] }) influences!: MixInfluenceDto[];
+  @ApiProperty() createdAt!: string;
+}
+
+/** A picture that acts on the next take, as it really is. */
+export class InForcePictureDto {
+  @ApiProperty() referenceId!: string;
+  @ApiProperty() title!: string;
+  @ApiProperty({ description: 'what the engine gets' }) pictureUrl!: string;
+  @ApiProperty({ description: 'its part of the weight of its influence' }) weight!: number;
+  @ApiProperty({ description: 'versions of the file so far' }) fileVersion!: number;
+  @ApiProperty({ description: 'cropped, sharpened or cut out' }) prepared!: boolean;
+}
+
+/** An influence as it acts on the next take. */
+export class InForceInfluenceDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() acts!: boolean;
+  @ApiProperty({ required: false, description: 'why it does not act' }) why?: string;
+  @ApiProperty({ type: [InForcePictureDto] }) pictures!: InForcePictureDto[];
+}
+
+/** Everything that acts on the next take of a mix, defaults included. */
+export class InForceDto {
+  @ApiProperty() width!: number;
+  @ApiProperty() height!: number;
+  @ApiProperty() engine!: string;
+  @ApiProperty({ description: 'milliseconds that takes of this size took lately', required: false }) usually?: number;
+  @ApiProperty({ description: 'takes that are rendered before' }) ahead!: number;
+  @ApiProperty({ required: false, description: 'the picture that it starts from' }) startUrl?: string;
+  @ApiProperty({ type: [String], description: 'names of the cast that the prompt says' }) names!: string[];
+  @ApiProperty({ type: [InForceInfluenceDto] }) influences!: InForceInfluenceDto[];
+}
+
 class MixFieldsDto {
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;

@@ -69,6 +69,14 @@ export interface MixInfluence {
   readonly except?: readonly string[];
 }
 
+/** What of a mix makes a picture. */
+export interface MixState {
+  readonly prompt: string;
+  readonly avoid: string;
+  readonly settings: MixSettings;
+  readonly influences: readonly MixInfluence[];
+}
+
 /** Prompt, settings and influences, saved under a name. */
 export const MixEntity = defineEntity({
   name: 'Mix',
@@ -87,3 +95,17 @@ export const MixEntity = defineEntity({
   },
 });
 export type Mix = InferEntity<typeof MixEntity>;
+
+/** A state of a mix as it was when a take was asked of it. */
+export const MixVersionEntity = defineEntity({
+  name: 'MixVersion',
+  tableName: 'mix_version',
+  properties: {
+    id: p.string().primary(),
+    mixId: p.string().index(),
+    number: p.integer(),
+    state: p.json<MixState>(),
+    createdAt: p.datetime(),
+  },
+});
+export type MixVersion = InferEntity<typeof MixVersionEntity>;

@@ -1,12 +1,16 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { ChangeMixDto, MixDto, NewMixDto } from './mix.dto';
+import { ChangeMixDto, MixDto, MixVersionDto, NewMixDto } from './mix.dto';
+import { MixVersionsService } from './mixVersions.service';
 import { MixesService } from './mixes.service';
 
 @ApiTags('mixes')
 @Controller('mixes')
 export class MixesController {
-  constructor(private readonly mixes: MixesService) {}
+  constructor(
+    private readonly mixes: MixesService,
+    private readonly versions: MixVersionsService,
+  ) {}
 
   @Get()
   @ApiOkResponse({ type: [MixDto] })
@@ -30,6 +34,13 @@ export class MixesController {
   @ApiOkResponse({ type: MixDto })
   change(@Param('id') id: string, @Body() change: ChangeMixDto): Promise<MixDto> {
     return this.mixes.change(id, change);
+  }
+
+  /** The states that a mix had when takes were asked of it, newest first. */
+  @Get(':id/versions')
+  @ApiOkResponse({ type: [MixVersionDto] })
+  versionsOf(@Param('id') id: string): Promise<MixVersionDto[]> {
+    return this.versions.list(id);
   }
 
   @Delete(':id')

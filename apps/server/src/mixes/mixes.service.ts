@@ -4,6 +4,7 @@ import { randomUUID } from 'crypto';
 import { CharacterEntity } from '../cast/character.entity';
 import { ReferenceEntity } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
+import { BlobStore } from '../platform/blobs/blobStore';
 import { EventsService } from '../platform/events/events.service';
 import { Problem, type FieldError } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
@@ -16,6 +17,7 @@ export class MixesService {
   constructor(
     private readonly em: EntityManager,
     private readonly events: EventsService,
+    private readonly blobs: BlobStore,
   ) {}
 
   async list(): Promise<MixDto[]> {
@@ -116,7 +118,7 @@ export class MixesService {
   /** Spans must run forwards, ids be unique, and references exist. */
   private async check(influences: readonly MixInfluence[] | undefined): Promise<void> {
     if (!influences) return;
-    const errors: FieldError[] = [];
+    const errors: FieldError[] = await this.faultsOf(influences);
     influences.forEach((i, k) => {
       const field = `influences.${k}`;
       if (i.to < i.from)
@@ -124,6 +126,12 @@ export class MixesService {
       if (influences.findIndex((other) => other.id === i.id) !== k)
         errors.push({ field, message: `influence ${k + 1}: its id occurs twice` });
     });
+    if (errors.length) throw Problem.invalid(errors);
+  }
+
+  /** What of some influences is not in the studio. */
+  async faultsOf(influences: readonly MixInfluence[]): Promise<FieldError[]> {
+    const errors: FieldError[] = [];
     for (const of of SOURCE_KINDS) {
       const ids = [...new Set(influences.filter((i) => (i.of ?? 'reference') === of).map((i) => i.referenceId))];
       const known = new Set(await this.known(of, ids));
@@ -131,7 +139,11 @@ export class MixesService {
         .filter((id) => !known.has(id))
         .forEach((id) => errors.push({ field: 'influences', message: `${of} ${id} is not in the studio` }));
     }
-    if (errors.length) throw Problem.invalid(errors);
+    const masks = influences.flatMap((i) => i.region?.content ?? []);
+    for (const mask of new Set(masks))
+      if (!(await this.blobs.has(mask)))
+        errors.push({ field: 'influences', message: 'the mask of a region is not in the studio; paint it again' });
+    return errors;
   }
 }
 

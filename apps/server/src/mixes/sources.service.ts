@@ -4,7 +4,8 @@ import { fuseTraits, type KnownName, type TraitSheet } from '@urbild/core';
 import { CharacterEntity, type Character } from '../cast/character.entity';
 import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
-import type { MixInfluence } from './mix.entity';
+import { TakeEntity } from '../takes/take.entity';
+import type { MixInfluence, MixStart } from './mix.entity';
 import { factsOf, type PictureFacts } from './pictureFacts';
 
 /** A picture that stands behind an influence. */
@@ -54,7 +55,7 @@ export class SourcesService {
     for (const i of influences) {
       const found = (parts.get(i.referenceId) ?? []).flatMap(({ referenceId, weight }) => {
         const r = references.get(referenceId);
-        return r && weight > 0 ? [{ r, weight }] : [];
+        return r && weight > 0 && !i.except?.includes(r.id) ? [{ r, weight }] : [];
       });
       if (!found.length) continue;
       const pictures = found.map(({ r, weight }) => ({
@@ -68,6 +69,16 @@ export class SourcesService {
       out.set(i.id, character ? { pictures, subject: character.name, ...knownOf(character, found) } : { pictures });
     }
     return out;
+  }
+
+  /** Hash of the picture that a mix starts from; undefined without one, or where it is gone. */
+  async startOf(start: MixStart | undefined): Promise<string | undefined> {
+    if (!start) return undefined;
+    const found =
+      start.of === 'take'
+        ? await this.em.findOne(TakeEntity, { id: start.id })
+        : await this.em.findOne(ReferenceEntity, { id: start.id });
+    return found?.pictureHash ?? undefined;
   }
 
   /** Names of the whole cast with their descriptions, for reading prompts. */

@@ -1,10 +1,19 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import type { MixDto } from '../mixes/mix.dto';
-import { ASPECTS, MixEntity, type Aspect } from '../mixes/mix.entity';
+import type { RenderRequest } from '@urbild/engine';
+import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
-import { plateSize } from './renderPlan';
+import { Problem } from '../platform/problems/problem';
+import { aspectOf } from './renderPlan';
+import type { TakeDto } from './take.dto';
+import type { Take } from './take.entity';
+import { ENGINE, TakeQueue } from './takeQueue.service';
 import { TakesService } from './takes.service';
+
+/** How far an enlargement goes from the picture that it enlarges, and a variation from the one that it varies. */
+const ENLARGED = 0.3;
+const VARIED = 0.62;
 
 /** Going on from what worked: a take becomes a mix of its own. */
 @Injectable()
@@ -13,24 +22,67 @@ export class GoOnService {
     private readonly em: EntityManager,
     private readonly takes: TakesService,
     private readonly mixes: MixesService,
+    private readonly queue: TakeQueue,
   ) {}
+
+  /** The same picture larger: it is started from, and its own references draw what is between the pixels. */
+  async enlarge(id: string, times: number): Promise<TakeDto> {
+    const take = await this.finished(id);
+    const { request } = take.origin;
+    const side = (v: number) => Math.round((v * times) / 8) * 8;
+    const [width, height] = [side(request.width), side(request.height)];
+    if (Math.max(width, height) > ENGINE.maxSide)
+      throw Problem.conflict(
+        `${width} x ${height} px are more than the engine draws: at most ${ENGINE.maxSide} on the longer side.`,
+      );
+    const start = { content: take.pictureHash!, change: ENLARGED };
+    const { mask: _, ...rest } = request;
+    return this.goOnFrom(take, { ...rest, width, height, start }, width > 900 || height > 900 ? 'print' : 'proof');
+  }
+
+  /** Variations: they start from the take and take another way. */
+  async more(id: string, count: number): Promise<TakeDto[]> {
+    const take = await this.finished(id);
+    const { request } = take.origin;
+    const out: TakeDto[] = [];
+    for (let k = 1; k <= count; k++) {
+      const seed = (request.seed + 101 * k) % 0x100000000;
+      const start = { content: take.pictureHash!, change: VARIED };
+      out.push(await this.goOnFrom(take, { ...request, seed, start }, take.quality));
+    }
+    return out;
+  }
+
+  private async goOnFrom(take: Take, request: RenderRequest, quality: Quality): Promise<TakeDto> {
+    const { influences, settings } = take.origin;
+    const links = { mixId: take.mixId ?? undefined, fromTakeId: take.id };
+    const made =
+      settings && request.start
+        ? { ...settings, start: { of: 'take' as const, id: take.id, change: request.start.change } }
+        : settings;
+    const asked = await this.queue.put(request, quality, { influences, settings: made }, links);
+    return (await this.takes.present([asked]))[0];
+  }
+
+  private async finished(id: string): Promise<Take> {
+    const take = await this.takes.find(id);
+    if (take.status !== 'done' || !take.pictureHash)
+      throw Problem.conflict('This take has no picture yet. Wait until it is rendered.');
+    return take;
+  }
 
   /** A new mix with the words, seed, settings and influences of a take; what was deleted since is left out. */
   async mixOf(id: string): Promise<MixDto> {
     const take = await this.takes.find(id);
     const { request, influences } = take.origin;
     const from = take.mixId ? await this.em.findOne(MixEntity, { id: take.mixId }) : null;
-    const { width, height } = request;
-    const fits = (aspect: Aspect) => {
-      const size = plateSize(aspect, take.quality);
-      return size.width === width && size.height === height;
-    };
     return this.mixes.create({
       name: `${from?.name ?? 'A keeper'}, on from a take`.slice(0, 120),
       prompt: request.prompt,
       avoid: request.avoid,
       settings: {
-        aspect: ASPECTS.find(fits) ?? '3:2',
+        ...take.origin.settings,
+        aspect: take.origin.settings?.aspect ?? aspectOf(request.width, request.height),
         seed: request.seed,
         balance: request.balance,
         spread: request.spread,

@@ -27,8 +27,8 @@ test('a request is the mix in numbers, with pictures by their content', () => {
   expect(requestFor(mix([influence()]), references, { quality: 'draft' })).toEqual({
     prompt: 'marsh',
     avoid: 'boats',
-    width: 320,
-    height: 216,
+    width: 256,
+    height: 168,
     seed: 4,
     spread: 1,
     balance: 1,

@@ -1,7 +1,15 @@
 import { createHash } from 'crypto';
 import { CAST_NAMES, type Gives, type KnownName, type Lab, type TraitSheet } from '@urbild/core';
 import type { RenderRequest } from '@urbild/engine';
-import type { Aspect, Mix, MixInfluence, Quality } from '../mixes/mix.entity';
+import {
+  ASPECTS,
+  type Aspect,
+  type MixInfluence,
+  type MixMask,
+  type MixSettings,
+  type MixState,
+  type Quality,
+} from '../mixes/mix.entity';
 import type { PictureFacts } from '../mixes/pictureFacts';
 import type { Sources } from '../mixes/sources.service';
 
@@ -16,8 +24,20 @@ export function plateSize(aspect: Aspect, quality: Quality): { width: number; he
   return { width: side(w), height: side(h) };
 }
 
+/** The aspect that comes nearest to a size. */
+export const aspectOf = (width: number, height: number): Aspect =>
+  ASPECTS.reduce((best, a) => {
+    const off = (one: Aspect) => {
+      const [w, h] = one.split(':').map(Number);
+      return Math.abs(Math.log(w / h) - Math.log(width / height));
+    };
+    return off(a) < off(best) - 1e-6 ? a : best;
+  });
+
 /** What of a mix may be said differently for one take. */
 export interface TakeChoices {
+  /** Hash of the picture to start from. */
+  readonly start?: string;
   readonly prompt?: string;
   readonly seed?: number;
   readonly quality: Quality;
@@ -25,7 +45,7 @@ export interface TakeChoices {
 
 /** The engine's request for a mix. Influences without any picture are left out. */
 export function requestFor(
-  mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>,
+  mix: MixState,
   sources: Sources,
   choices: TakeChoices,
   cast: readonly KnownName[] = [],
@@ -40,6 +60,7 @@ export function requestFor(
     balance: mix.settings.balance,
     spread: mix.settings.spread ?? 1,
     ...(names.length ? { names } : {}),
+    ...startOf(mix.settings, choices.start),
     influences: mix.influences.flatMap((i: MixInfluence) => {
       const source = sources.get(i.id);
       if (!source) return [];
@@ -57,6 +78,7 @@ export function requestFor(
           ...(subject === undefined ? {} : { subject }),
           ...(parts === undefined ? {} : { parts }),
           ...(fill === undefined ? {} : { fill }),
+          ...(i.region === undefined ? {} : { region: plainMask(i.region) }),
           ...(source.traits && MATTERS[gives].includes('traits') ? { traits: plainSheet(source.traits) } : {}),
           pictures: source.pictures.map(({ pictureHash, weight: part, facts = {} }) => ({
             content: pictureHash,
@@ -68,6 +90,12 @@ export function requestFor(
     }),
   };
 }
+
+const plainMask = ({ content, invert, feather }: MixMask): MixMask => ({ content, invert, feather });
+
+/** The picture that a mix starts from, and the part of it that changes; nothing where it is gone. */
+const startOf = ({ start, mask }: MixSettings, content?: string): Pick<RenderRequest, 'start' | 'mask'> =>
+  start && content ? { start: { content, change: start.change }, ...(mask ? { mask: plainMask(mask) } : {}) } : {};
 
 /** What of a picture's facts matters for what it gives: what does not matter must not make a finished take stale. */
 const MATTERS: Readonly<Record<Gives, readonly (keyof PictureFacts)[]>> = {

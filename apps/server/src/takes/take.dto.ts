@@ -1,9 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { REMARKS, type RemarkKind } from '@urbild/core';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { blobUrl } from '../library/reference.dto';
-import { MixInfluenceDto } from '../mixes/mix.dto';
+import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
+import { aspectOf } from './renderPlan';
 import type { Take, TakeStatus } from './take.entity';
 
 export class TextSpanDto {
@@ -62,6 +63,12 @@ export class TakeDto {
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
   @ApiProperty() keeper!: boolean;
+  @ApiProperty({ description: '0 none .. 5' }) rating!: number;
+  @ApiProperty() rejected!: boolean;
+  @ApiProperty() note!: string;
+  @ApiProperty({ required: false, description: 'the take that somebody went on from' }) fromTakeId?: string;
+  @ApiProperty() avoid!: string;
+  @ApiProperty({ type: MixSettingsDto }) settings!: MixSettingsDto;
   @ApiProperty({ required: false, description: 'milliseconds of rendering' }) took?: number;
   @ApiProperty() createdAt!: string;
   @ApiProperty() version!: number;
@@ -90,16 +97,46 @@ export class NewTakeDto {
   @IsString()
   @Length(1, 60)
   without?: string;
+  @ApiProperty({ required: false, description: 'the take that this one goes on from' })
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  from?: string;
+}
+
+/** A take that is to be made again, larger. */
+export class EnlargeDto {
+  @ApiProperty({ minimum: 1, maximum: 4, description: 'how many times as large' })
+  @IsNumber()
+  @Min(1)
+  @Max(4)
+  times!: number;
+}
+
+/** More takes like one. */
+export class MoreLikeDto {
+  @ApiProperty({ minimum: 1, maximum: 12 }) @IsInt() @Min(1) @Max(12) count!: number;
+}
+
+/** The weights with which something was in kept takes. */
+export class WorkedDto {
+  @ApiProperty({ description: 'id of the reference, look or character' }) referenceId!: string;
+  @ApiProperty() low!: number;
+  @ApiProperty() high!: number;
+  @ApiProperty({ description: 'kept takes' }) count!: number;
 }
 
 export class ChangeTakeDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty() @IsBoolean() keeper!: boolean;
+  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() keeper?: boolean;
+  @ApiProperty({ required: false, minimum: 0, maximum: 5 }) @IsOptional() @IsInt() @Min(0) @Max(5) rating?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() rejected?: boolean;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) note?: string;
 }
 
 /** The form in which a take leaves the server. */
 export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
-  const { request, influences } = t.origin;
+  const { request, influences, settings } = t.origin;
   const timings = t.measurements?.timings;
   return {
     id: t.id,
@@ -130,6 +167,19 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
     unheard: [...(t.unheard ?? [])],
     error: t.error ?? undefined,
     keeper: t.keeper,
+    rating: t.rating,
+    rejected: t.rejected,
+    note: t.note,
+    fromTakeId: t.fromTakeId ?? undefined,
+    avoid: request.avoid,
+    settings: {
+      aspect: settings?.aspect ?? aspectOf(request.width, request.height),
+      seed: request.seed,
+      balance: request.balance,
+      spread: request.spread,
+      ...(settings?.start ? { start: settings.start } : {}),
+      ...(settings?.mask ? { mask: settings.mask } : {}),
+    },
     took: timings && Math.round(Object.values(timings).reduce((a, b) => a + b, 0)),
     createdAt: t.createdAt.toISOString(),
     version: t.version,

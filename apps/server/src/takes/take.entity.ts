@@ -1,7 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Arrival, TextSpan, UnderstoodSpan } from '@urbild/core';
 import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
-import type { MixInfluence, Quality } from '../mixes/mix.entity';
+import type { MixInfluence, MixSettings, Quality } from '../mixes/mix.entity';
 
 export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';
 
@@ -23,6 +23,8 @@ export interface TakeOrigin {
   readonly request: RenderRequest;
   readonly engine: { readonly name: string; readonly version: string };
   readonly influences: readonly MixInfluence[];
+  /** The settings of the mix; absent in takes of older versions. */
+  readonly settings?: MixSettings;
 }
 
 /** One rendered picture with everything that made it. A control is a take without influences, shared by many. */
@@ -49,6 +51,12 @@ export const TakeEntity = defineEntity({
     measurements: p.json<Measurements>().nullable(),
     error: p.text().nullable(),
     keeper: p.boolean(),
+    /** 0 none .. 5. */
+    rating: p.integer(),
+    rejected: p.boolean(),
+    note: p.text(),
+    /** The take that somebody went on from. */
+    fromTakeId: p.string().nullable(),
     createdAt: p.datetime().index(),
     finishedAt: p.datetime().nullable(),
     deletedAt: p.datetime().nullable(),

@@ -1,8 +1,10 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { ChangeTakeDto, NewTakeDto, TakeDto } from './take.dto';
-import { MixDto } from '../mixes/mix.dto';
+import { InForceDto, MixDto } from '../mixes/mix.dto';
+import { QUALITIES } from '../mixes/mix.entity';
 import { GoOnService } from './goOn.service';
+import { InForceService } from './inForce.service';
+import { ChangeTakeDto, EnlargeDto, MoreLikeDto, NewTakeDto, TakeDto, WorkedDto } from './take.dto';
 import { TakesService } from './takes.service';
 
 @ApiTags('takes')
@@ -11,6 +13,7 @@ export class TakesController {
   constructor(
     private readonly takes: TakesService,
     private readonly goingOn: GoOnService,
+    private readonly inForce: InForceService,
   ) {}
 
   /** The takes of a mix, newest first; those of shots belong to their series. */
@@ -25,6 +28,18 @@ export class TakesController {
   @ApiOkResponse({ type: [TakeDto] })
   keepers(): Promise<TakeDto[]> {
     return this.takes.keepers();
+  }
+
+  /** The weights with which references, looks and characters were in kept takes. */
+  @Get('worked')
+  @ApiOkResponse({ type: [WorkedDto] })
+  worked(@Query('ids') ids: string): Promise<WorkedDto[]> {
+    return this.takes.worked(
+      String(ids ?? '')
+        .split(',')
+        .filter(Boolean)
+        .slice(0, 100),
+    );
   }
 
   /** Takes that a reference, look or character had a part in. */
@@ -50,6 +65,27 @@ export class TakesController {
   @ApiOkResponse({ type: TakeDto })
   change(@Param('id') id: string, @Body() change: ChangeTakeDto): Promise<TakeDto> {
     return this.takes.change(id, change);
+  }
+
+  /** What acts on the next take of a mix, defaults included. */
+  @Get('in-force/:mixId')
+  @ApiOkResponse({ type: InForceDto })
+  inForceFor(@Param('mixId') mixId: string, @Query('quality') quality: string): Promise<InForceDto> {
+    return this.inForce.of(mixId, QUALITIES.find((q) => q === quality) ?? 'proof');
+  }
+
+  /** Makes a take again, larger, with detail from its own references. */
+  @Post(':id/enlarge')
+  @ApiCreatedResponse({ type: TakeDto })
+  enlarge(@Param('id') id: string, @Body() { times }: EnlargeDto): Promise<TakeDto> {
+    return this.goingOn.enlarge(id, times);
+  }
+
+  /** Takes that vary one. */
+  @Post(':id/more')
+  @ApiCreatedResponse({ type: [TakeDto] })
+  more(@Param('id') id: string, @Body() { count }: MoreLikeDto): Promise<TakeDto[]> {
+    return this.goingOn.more(id, count);
   }
 
   @Post(':id/cancel')

@@ -1,23 +1,16 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { BuiltInEngine, type RenderRequest } from '@urbild/engine';
-import { randomUUID } from 'crypto';
-import { SourcesService } from '../mixes/sources.service';
-import { MixEntity, type Mix, type MixInfluence, type Quality } from '../mixes/mix.entity';
+import { MixEntity, type Mix, type MixState, type Quality } from '../mixes/mix.entity';
+import { MixVersionsService } from '../mixes/mixVersions.service';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
-import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
-import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto } from './take.dto';
+import { requestHash } from './renderPlan';
+import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
 import { TakeEntity, type Take } from './take.entity';
+import { ENGINE, TakeQueue, type TakeLinks } from './takeQueue.service';
 import { TakeRenderer } from './takeRenderer';
-
-/** The engine that takes are rendered by. */
-export const ENGINE = new BuiltInEngine().capabilities();
-
-/** How many takes may wait at once. */
-const LINE_LIMIT = 200;
 
 /** What a take is made from when it belongs to a shot. */
 export interface ShotChoices {
@@ -34,7 +27,8 @@ export class TakesService {
     private readonly jobs: JobsService,
     private readonly renderer: TakeRenderer,
     private readonly events: EventsService,
-    private readonly sources: SourcesService,
+    private readonly queue: TakeQueue,
+    private readonly versions: MixVersionsService,
   ) {}
 
   /** Finished takes that a reference, look or character had a part in, newest first. */
@@ -51,6 +45,20 @@ export class TakesService {
       { orderBy: { createdAt: 'desc' } },
     );
     return this.present(takes);
+  }
+
+  /** The weights with which references, looks and characters were in kept takes: from the lowest to the highest. */
+  async worked(ids: readonly string[]): Promise<WorkedDto[]> {
+    if (!ids.length) return [];
+    return this.em.getConnection().execute<WorkedDto[]>(
+      `select e.value->>'referenceId' as referenceId, min(e.value->>'weight') as low, max(e.value->>'weight') as high,
+         count(distinct t.id) as count
+       from take t, json_each(t.origin, '$.influences') e
+       where t.deleted_at is null and t.keeper = 1 and e.value->>'on' and e.value->>'weight' > 0
+         and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')})
+       group by e.value->>'referenceId'`,
+      [...ids],
+    );
   }
 
   /** All takes that were kept, newest first. */
@@ -95,30 +103,39 @@ export class TakesService {
     const quality = wish.quality ?? 'proof';
     if (quality === 'draft') await this.dropDrafts(mix.id);
     const used = wish.without ? mix.influences.filter((i) => i.id !== wish.without) : mix.influences;
-    const take = await this.queue({ ...mix, influences: used }, quality, wish.prompt, wish.seed);
+    if (quality !== 'draft') await this.versions.note(mix);
+    const { prompt, seed, from } = wish;
+    const take = await this.queue.ask({ ...mix, influences: used }, quality, { prompt, seed, fromTakeId: from });
     return (await this.present([take]))[0];
   }
 
   /** Asks for a take of settings that belong to no mix. */
-  async askFor(mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>, quality: Quality): Promise<TakeDto> {
-    return (await this.present([await this.queue(mix, quality)]))[0];
+  async askFor(mix: MixState, quality: Quality, links: Pick<TakeLinks, 'priority'> = {}): Promise<TakeDto> {
+    return (await this.present([await this.queue.ask(mix, quality, links)]))[0];
+  }
+
+  /** Takes as they leave the server, in the order of their ids; those that are gone are left out. */
+  async byIds(ids: readonly string[]): Promise<TakeDto[]> {
+    const found = new Map((await this.em.find(TakeEntity, { id: { $in: [...ids] } })).map((t) => [t.id, t]));
+    return this.present(ids.flatMap((id) => found.get(id) ?? []));
   }
 
   /** Asks for the take of a shot unless the newest one shows just that; returns the take that will be it. */
   async askForShot(mix: Mix, quality: Quality, shot: ShotChoices): Promise<{ take: Take; fresh: boolean }> {
-    const request = await this.request(mix, quality, shot.prompt, shot.seed);
+    const request = await this.queue.request(mix, quality, shot.prompt, shot.seed);
     const newest = await this.em.findOne(
       TakeEntity,
       { shotId: shot.shotId, deletedAt: null, status: { $in: ['queued', 'rendering', 'done'] } },
       { orderBy: { createdAt: 'desc' } },
     );
     if (newest && newest.requestHash === requestHash(request, ENGINE)) return { take: newest, fresh: false };
-    return { take: await this.queue(mix, quality, shot.prompt, shot.seed, shot.shotId), fresh: true };
+    const { prompt, seed, shotId } = shot;
+    return { take: await this.queue.ask(mix, quality, { prompt, seed, shotId }), fresh: true };
   }
 
   /** True if the newest finished take of a shot was made from just these settings. */
   async isCurrent(mix: Mix, quality: Quality, shot: ShotChoices, take: Pick<Take, 'requestHash'>): Promise<boolean> {
-    return take.requestHash === requestHash(await this.request(mix, quality, shot.prompt, shot.seed), ENGINE);
+    return take.requestHash === requestHash(await this.queue.request(mix, quality, shot.prompt, shot.seed), ENGINE);
   }
 
   async cancel(id: string): Promise<TakeDto> {
@@ -130,7 +147,13 @@ export class TakesService {
   async change(id: string, change: ChangeTakeDto): Promise<TakeDto> {
     const take = await this.find(id);
     requireVersion(take, change.version, (t) => toTakeDto(t, undefined));
-    take.keeper = change.keeper;
+    if (change.keeper !== undefined) take.keeper = change.keeper;
+    if (change.rating !== undefined) take.rating = change.rating;
+    if (change.rejected !== undefined) take.rejected = change.rejected;
+    if (change.note !== undefined) take.note = change.note;
+    // what is kept is not rejected, and the other way round
+    if (change.keeper) take.rejected = false;
+    else if (change.rejected) take.keeper = false;
     await this.em.flush();
     this.events.publish({ type: 'take', id, status: take.status });
     return (await this.present([take]))[0];
@@ -165,73 +188,6 @@ export class TakesService {
       take.deletedAt = new Date();
     }
     await this.em.flush();
-  }
-
-  private async request(
-    mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>,
-    quality: Quality,
-    prompt?: string,
-    seed?: number,
-  ): Promise<RenderRequest> {
-    const [sources, cast] = [await this.sources.of(mix.influences), await this.sources.names()];
-    return requestFor(mix, sources, { quality, prompt, seed }, cast);
-  }
-
-  private async queue(
-    mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'> & { readonly id?: string },
-    quality: Quality,
-    prompt?: string,
-    seed?: number,
-    shotId?: string,
-  ): Promise<Take> {
-    const waiting = await this.em.count(TakeEntity, { status: 'queued', deletedAt: null });
-    if (waiting >= LINE_LIMIT) throw Problem.busy(`${waiting} takes wait already. Let some finish, or cancel them.`);
-    const request = await this.request(mix, quality, prompt, seed);
-    const control = isControl(request) ? undefined : await this.controlOf(request, quality);
-    const take = this.em.create(
-      TakeEntity,
-      this.fields(request, quality, mix.influences, { mixId: mix.id, shotId, controlId: control?.id }),
-    );
-    await this.jobs.enqueue(this.em, {
-      kind: 'take',
-      subject: take.id,
-      priority: quality === 'draft' ? 0 : quality === 'proof' ? 1 : 2,
-    });
-    this.events.publish({ type: 'take', id: take.id, status: 'queued' });
-    return take;
-  }
-
-  /** The control of a request: one for all takes with the same words, seed and size. */
-  private async controlOf(request: RenderRequest, quality: Quality): Promise<Take> {
-    const plain = controlRequest(request);
-    const known = await this.em.findOne(TakeEntity, {
-      isControl: true,
-      requestHash: requestHash(plain, ENGINE),
-      deletedAt: null,
-    });
-    return known ?? this.em.create(TakeEntity, { ...this.fields(plain, quality, [], {}), isControl: true });
-  }
-
-  private fields(
-    request: RenderRequest,
-    quality: Quality,
-    influences: readonly MixInfluence[],
-    links: { mixId?: string; shotId?: string; controlId?: string },
-  ) {
-    return {
-      id: randomUUID(),
-      mixId: links.mixId ?? null,
-      shotId: links.shotId ?? null,
-      controlId: links.controlId ?? null,
-      isControl: false,
-      quality,
-      status: 'queued' as const,
-      requestHash: requestHash(request, ENGINE),
-      origin: { request, engine: { name: ENGINE.name, version: ENGINE.version }, influences },
-      keeper: false,
-      createdAt: new Date(),
-      version: 1,
-    };
   }
 
   /** Takes with their controls, as they leave the server. */

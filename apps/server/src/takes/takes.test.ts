@@ -27,7 +27,7 @@ test('a take is rendered with its control, measured, and told about on the way',
   const subscription = studio.app.get(EventsService).stream.subscribe((e) => events.push(e));
   const mix = await newMix(studio, reference);
   const asked = await ask(mix.id);
-  expect(asked).toMatchObject({ status: 'queued', quality: 'draft', mixId: mix.id, width: 320, height: 216 });
+  expect(asked).toMatchObject({ status: 'queued', quality: 'draft', mixId: mix.id, width: 256, height: 168 });
   await studio.jobs.idle();
   const take = await get(asked.id);
   expect(take).toMatchObject({ status: 'done', arrivals: [{ influenceId: 'a' }], unheard: [] });
@@ -180,6 +180,6 @@ test('a series renders what is missing or changed, and nothing else', async () =
 
 test('plates have the aspect that was asked for, in whole eights', () => {
   expect(plateSize('3:2', 'proof')).toEqual({ width: 768, height: 512 });
-  expect(plateSize('2:3', 'draft')).toEqual({ width: 216, height: 320 });
+  expect(plateSize('2:3', 'draft')).toEqual({ width: 168, height: 256 });
   expect(plateSize('16:9', 'print')).toEqual({ width: 1280, height: 720 });
 });

@@ -6,9 +6,10 @@ import { ImportFileEntity } from '../../library/imports/importFile.entity';
 import { ReferenceEntity, VectorEntity } from '../../library/reference.entity';
 import { ShelfItemEntity } from '../../library/shelf/shelf.entity';
 import { LookEntity } from '../../looks/look.entity';
-import { MixEntity } from '../../mixes/mix.entity';
+import { MixEntity, MixVersionEntity } from '../../mixes/mix.entity';
 import { SeriesEntity, ShotEntity } from '../../series/series.entity';
 import { TakeEntity } from '../../takes/take.entity';
+import { SolveEntity, StripEntity } from '../../trials/trial.entity';
 import { JobEntity } from '../jobs/job.entity';
 import { MIGRATIONS } from './migrations';
 
@@ -31,6 +32,9 @@ export const databaseOptions = (file: string): Options => ({
     CharacterEntity,
     ShelfItemEntity,
     MixEntity,
+    MixVersionEntity,
+    StripEntity,
+    SolveEntity,
     TakeEntity,
     SeriesEntity,
     ShotEntity,

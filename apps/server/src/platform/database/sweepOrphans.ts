@@ -4,6 +4,16 @@ import { ReferenceEntity } from '../../library/reference.entity';
 import { TakeEntity } from '../../takes/take.entity';
 import type { BlobStore } from '../blobs/blobStore';
 
+/** Hashes of all masks that mixes, their versions, strips, searches and takes name. */
+const MASKS = ['mix', 'mix_version', 'strip', 'solve', 'take']
+  .map((table) => {
+    const column = { mix: 'influences', take: 'origin' }[table] ?? 'state';
+    const found = (json: string) =>
+      `select j.value as content from ${table} t, json_tree(t.${json}) j where j.key = 'content' and length(j.value) = 64`;
+    return table === 'mix' ? `${found(column)} union ${found('settings')}` : found(column);
+  })
+  .join(' union ');
+
 /** Removes blobs that no reference and no take points at (deleted ones count as long as their row is there). */
 export async function sweepOrphans(orm: MikroORM, blobs: BlobStore): Promise<void> {
   const em = orm.em.fork();
@@ -24,6 +34,7 @@ export async function sweepOrphans(orm: MikroORM, blobs: BlobStore): Promise<voi
   }
   for (const f of await em.find(ImportFileEntity, { clearedAt: null }, { fields: ['hash'] })) used.add(f.hash);
   const takes = await em.find(TakeEntity, {}, { fields: ['pictureHash', 'thumbnailHash', 'descriptorsHash'] });
+  for (const { content } of await em.getConnection().execute<{ content: string }[]>(MASKS)) used.add(content);
   for (const t of takes) [t.pictureHash, t.thumbnailHash, t.descriptorsHash].forEach((h) => used.add(h));
   await blobs.sweep((hash) => used.has(hash));
 }

@@ -3,6 +3,7 @@ import { crop } from './crop';
 import { proposeFocus } from './focus';
 import { gives } from './gives';
 import { ingest } from './ingest';
+import { mask } from './mask';
 import { prepare } from './prepare';
 import { paint, render } from './renderTask';
 import { traits } from './traits';
@@ -25,6 +26,8 @@ export default function run(task: Task): Promise<unknown> {
       return crop(task);
     case 'coherence':
       return coherence(task);
+    case 'mask':
+      return mask(task);
     case 'paint':
       return paint(task);
     case 'render':

@@ -97,6 +97,19 @@ export interface CoherenceTask {
 
 export type CoherenceResult = Coherence;
 
+/** Reads a painted mask. */
+export interface MaskTask {
+  readonly kind: 'mask';
+  readonly file: string;
+}
+
+export interface MaskResult {
+  /** Grey PNG. */
+  readonly png: Uint8Array;
+  /** Part of the picture that is white, 0..1. */
+  readonly covers: number;
+}
+
 /** Paints a plate from words alone; for the demo studio. */
 export interface PaintTask {
   readonly kind: 'paint';
@@ -160,4 +173,13 @@ export interface TaskFailure {
 }
 
 export type Task =
-  IngestTask | PrepareTask | GivesTask | FocusTask | TraitsTask | CropTask | CoherenceTask | PaintTask | RenderTask;
+  | IngestTask
+  | PrepareTask
+  | GivesTask
+  | FocusTask
+  | TraitsTask
+  | CropTask
+  | CoherenceTask
+  | MaskTask
+  | PaintTask
+  | RenderTask;

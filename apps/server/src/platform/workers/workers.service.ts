@@ -13,6 +13,7 @@ import type {
   GivesResult,
   IngestResult,
   IngestTask,
+  MaskResult,
   PaintTask,
   PrepareResult,
   PrepareTask,
@@ -47,16 +48,19 @@ export class WorkersService implements OnModuleDestroy {
   private readonly importers: Piscina;
 
   constructor(@Inject(CONFIG) config: Config) {
-    const pool = (threads: number) =>
+    const pool = (threads: number, idleTimeout: number) =>
       new Piscina({
         ...workerOptions(path.join(__dirname, 'studio.worker')),
         minThreads: 0,
         maxThreads: threads,
-        idleTimeout: 60_000,
+        idleTimeout,
         concurrentTasksPerWorker: 1,
+        // pictures are short-lived and large: a small nursery would be swept all the time
+        resourceLimits: { maxYoungGenerationSizeMb: 64 },
       });
-    this.renderers = pool(config.renderThreads);
-    this.importers = pool(Math.max(1, Math.min(4, os.availableParallelism())));
+    // a renderer keeps the stages that it painted: a person at a slider comes back to them
+    this.renderers = pool(config.renderThreads, 600_000);
+    this.importers = pool(Math.max(1, Math.min(4, os.availableParallelism())), 60_000);
   }
 
   async ingest(task: Omit<IngestTask, 'kind'>): Promise<IngestResult> {
@@ -93,6 +97,11 @@ export class WorkersService implements OnModuleDestroy {
   /** Paints in the import pool, so that renders go on. */
   async paint(task: Omit<PaintTask, 'kind'>): Promise<Uint8Array> {
     return ((await this.importers.run({ ...task, kind: 'paint' } satisfies Task)) as { png: Uint8Array }).png;
+  }
+
+  /** A painted mask as it is kept: grey, opaque, at most 1024 px. */
+  async mask(file: string): Promise<MaskResult> {
+    return unwrap<MaskResult>(await this.importers.run({ kind: 'mask', file } satisfies Task));
   }
 
   render(

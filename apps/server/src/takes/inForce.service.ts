@@ -1,0 +1,90 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { samePreparation, UNPREPARED } from '@urbild/core';
+import { blobUrl } from '../library/reference.dto';
+import { ReferenceEntity } from '../library/reference.entity';
+import type { InForceDto, InForceInfluenceDto } from '../mixes/mix.dto';
+import type { MixInfluence, Quality } from '../mixes/mix.entity';
+import { MixesService } from '../mixes/mixes.service';
+import { SourcesService } from '../mixes/sources.service';
+import { JobsService } from '../platform/jobs/jobs.service';
+import { TakeEntity } from './take.entity';
+import { ENGINE, TakeQueue } from './takeQueue.service';
+
+/** How many takes the usual time is taken from. */
+const LATELY = 9;
+
+/** What really acts on the next take of a mix: people lose hours to a wrong picture that nobody noticed. */
+@Injectable()
+export class InForceService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly mixes: MixesService,
+    private readonly sources: SourcesService,
+    private readonly queue: TakeQueue,
+    private readonly jobs: JobsService,
+  ) {}
+
+  async of(mixId: string, quality: Quality): Promise<InForceDto> {
+    const mix = await this.mixes.find(mixId);
+    const request = await this.queue.request(mix, quality);
+    const sources = await this.sources.of(mix.influences);
+    const ids = [...sources.values()].flatMap((s) => s.pictures.map((p) => p.referenceId));
+    const references = new Map((await this.em.find(ReferenceEntity, { id: { $in: ids } })).map((r) => [r.id, r]));
+    const influences = mix.influences.map((i): InForceInfluenceDto => {
+      const pictures = sources.get(i.id)?.pictures ?? [];
+      const total = pictures.reduce((s, p) => s + p.weight, 0) || 1;
+      const why = whyNot(i, pictures.length, mix.settings.balance);
+      return {
+        id: i.id,
+        acts: !why,
+        why,
+        pictures: pictures.flatMap((p) => {
+          const r = references.get(p.referenceId);
+          if (!r) return [];
+          return [
+            {
+              referenceId: r.id,
+              title: r.title,
+              pictureUrl: blobUrl(r.thumbnailHash),
+              weight: p.weight / total,
+              fileVersion: r.history.filter((v) => v.why === 'redrawn').length + 1,
+              prepared: !samePreparation(r.preparation, UNPREPARED),
+            },
+          ];
+        }),
+      };
+    });
+    return {
+      width: request.width,
+      height: request.height,
+      engine: `${ENGINE.name} ${ENGINE.version}`,
+      usually: await this.usually(quality),
+      ahead: (await this.jobs.line('take')).length,
+      startUrl: request.start && blobUrl(request.start.content),
+      names: (request.names ?? []).map((n) => n.name),
+      influences,
+    };
+  }
+
+  /** The median time of the last takes of a quality, milliseconds. */
+  private async usually(quality: Quality): Promise<number | undefined> {
+    const last = await this.em.find(
+      TakeEntity,
+      { quality, status: 'done', isControl: false },
+      { orderBy: { finishedAt: 'desc' }, limit: LATELY },
+    );
+    const times = last
+      .flatMap((t) => (t.measurements ? [Object.values(t.measurements.timings).reduce((a, b) => a + b, 0)] : []))
+      .sort((a, b) => a - b);
+    return times.length ? Math.round(times[times.length >> 1]) : undefined;
+  }
+}
+
+function whyNot({ on, weight }: MixInfluence, pictures: number, balance: number): string | undefined {
+  if (!pictures) return 'it has no picture';
+  if (!on) return 'it is switched off';
+  if (weight === 0) return 'its weight is 0';
+  if (balance === 0) return 'the balance is 0: the words rule alone';
+  return undefined;
+}

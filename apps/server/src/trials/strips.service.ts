@@ -1,0 +1,116 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { axisFault, cellsOf } from '@urbild/core';
+import { randomUUID } from 'crypto';
+import type { MixState } from '../mixes/mix.entity';
+import { MixesService } from '../mixes/mixes.service';
+import { EventsService } from '../platform/events/events.service';
+import { Problem } from '../platform/problems/problem';
+import { TakesService } from '../takes/takes.service';
+import { TakeQueue } from '../takes/takeQueue.service';
+import type { NewStripDto, StripDto } from './trial.dto';
+import { StripEntity, type Strip } from './trial.entity';
+
+/** Strips are rendered after what somebody waits for at the bench. */
+const PRIORITY = 1;
+const MOST_CELLS = 60;
+
+/** Test strips: takes over the values of one or two settings. */
+@Injectable()
+export class StripsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly mixes: MixesService,
+    private readonly takes: TakesService,
+    private readonly queue: TakeQueue,
+    private readonly events: EventsService,
+  ) {}
+
+  /** The strips of a mix, newest first. */
+  async list(mixId: string): Promise<StripDto[]> {
+    const all = await this.em.find(
+      StripEntity,
+      { mixId, deletedAt: null },
+      { orderBy: { createdAt: 'desc' }, limit: 50 },
+    );
+    return Promise.all(all.map((s) => this.present(s)));
+  }
+
+  async get(id: string): Promise<StripDto> {
+    return this.present(await this.find(id));
+  }
+
+  /** Puts a take in line for every cell. Throws a {@link Problem} for axes that the mix does not have. */
+  async create({ mixId, name, axes, quality = 'draft' }: NewStripDto): Promise<StripDto> {
+    const { prompt, avoid, settings, influences } = await this.mixes.find(mixId);
+    const state: MixState = { prompt, avoid, settings, influences };
+    const errors = axes.flatMap((axis, k) => {
+      const fault = axisFault(axis, state);
+      return fault ? [{ field: `axes.${k}`, message: fault }] : [];
+    });
+    if (errors.length) throw Problem.invalid(errors);
+    const cells = cellsOf(state, axes);
+    if (cells.length > MOST_CELLS)
+      throw Problem.invalid([
+        { field: 'axes', message: `A table has at most ${MOST_CELLS} cells, not ${cells.length}.` },
+      ]);
+    const strange = await this.mixes.faultsOf(cells.flatMap((c) => c.influences));
+    if (strange.length) throw Problem.invalid(strange);
+    const takeIds: string[] = [];
+    for (const cell of cells) takeIds.push((await this.queue.ask(cell, quality, { priority: PRIORITY })).id);
+    const strip = this.em.create(StripEntity, {
+      id: randomUUID(),
+      mixId,
+      name: name ?? axes.map((a) => a.setting).join(' and '),
+      state,
+      axes,
+      quality,
+      takeIds,
+      createdAt: new Date(),
+      version: 1,
+    });
+    await this.em.flush();
+    this.events.publish({ type: 'strip', id: strip.id });
+    return this.present(strip);
+  }
+
+  /** Renders one cell as a proof, which takes the place of its draft. */
+  async proof(id: string, cell: number): Promise<StripDto> {
+    const strip = await this.find(id);
+    const states = cellsOf(strip.state, strip.axes);
+    if (cell >= states.length) throw Problem.notFound('This cell');
+    const take = await this.queue.ask(states[cell], 'proof');
+    strip.takeIds = strip.takeIds.map((old, k) => (k === cell ? take.id : old));
+    await this.em.flush();
+    this.events.publish({ type: 'strip', id });
+    return this.present(strip);
+  }
+
+  /** Puts a strip away and stops what is not rendered yet. */
+  async remove(id: string): Promise<void> {
+    const strip = await this.find(id);
+    for (const takeId of strip.takeIds) await this.takes.cancel(takeId).catch(() => undefined);
+    strip.deletedAt = new Date();
+    await this.em.flush();
+    this.events.publish({ type: 'strip', id });
+  }
+
+  private async find(id: string): Promise<Strip> {
+    const strip = await this.em.findOne(StripEntity, { id, deletedAt: null });
+    if (!strip) throw Problem.notFound('This strip');
+    return strip;
+  }
+
+  private async present({ id, mixId, name, axes, state, quality, takeIds, createdAt }: Strip): Promise<StripDto> {
+    return {
+      id,
+      mixId,
+      name,
+      axes: axes.map((a) => ({ ...a, values: [...a.values] })),
+      state: { ...state, influences: [...state.influences] },
+      quality,
+      cells: await this.takes.byIds(takeIds),
+      createdAt: createdAt.toISOString(),
+    };
+  }
+}

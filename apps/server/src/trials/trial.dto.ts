@@ -1,0 +1,129 @@
+import { ApiProperty, getSchemaPath, ApiExtraModels } from '@nestjs/swagger';
+import { AXIS_SETTINGS, MOST_VALUES, type AxisSetting } from '@urbild/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
+import { QUALITIES, type Quality } from '../mixes/mix.entity';
+import { TakeDto } from '../takes/take.dto';
+import { SOLVE_STATES, type SolveState } from './trial.entity';
+
+/** One axis of a test strip: docs/formats/test-strip.md. */
+export class AxisDto {
+  @ApiProperty({ enum: AXIS_SETTINGS, enumName: 'AxisSetting' }) @IsIn(AXIS_SETTINGS) setting!: AxisSetting;
+  @ApiProperty({ required: false, description: 'the influence whose setting it is' })
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  influence?: string;
+  @ApiProperty({ required: false, description: 'of a fade: the influence that comes' })
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  other?: string;
+  @ApiProperty({ type: 'array', items: { oneOf: [{ type: 'number' }, { type: 'string', maxLength: 2000 }] } })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_VALUES)
+  values!: (number | string)[];
+}
+
+export class NewStripDto {
+  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ type: [AxisDto], description: 'one axis, or two for a table' })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2)
+  @ValidateNested({ each: true })
+  @Type(() => AxisDto)
+  axes!: AxisDto[];
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
+  @IsOptional()
+  @IsIn(QUALITIES)
+  quality?: Quality;
+}
+
+/** A mix as it was. */
+export class MixStateDto {
+  @ApiProperty() prompt!: string;
+  @ApiProperty() avoid!: string;
+  @ApiProperty({ type: MixSettingsDto }) settings!: MixSettingsDto;
+  @ApiProperty({ type: [MixInfluenceDto] }) influences!: MixInfluenceDto[];
+}
+
+/** Takes over the values of one or two settings. */
+export class StripDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() mixId!: string;
+  @ApiProperty() name!: string;
+  @ApiProperty({ type: [AxisDto] }) axes!: AxisDto[];
+  @ApiProperty({ type: MixStateDto }) state!: MixStateDto;
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality' }) quality!: Quality;
+  @ApiProperty({ type: [TakeDto], description: 'row by row' }) cells!: TakeDto[];
+  @ApiProperty() createdAt!: string;
+}
+
+export class ProofCellDto {
+  @ApiProperty({ minimum: 0 }) @IsInt() @Min(0) @Max(MOST_VALUES * MOST_VALUES) cell!: number;
+}
+
+export class TargetDto {
+  @ApiProperty() @IsString() @Length(1, 60) influence!: string;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) arrival!: number;
+}
+
+export class NewSolveDto {
+  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty({ type: [TargetDto] })
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => TargetDto)
+  targets!: TargetDto[];
+  @ApiProperty({ required: false, minimum: 0, maximum: 1, description: 'at least this much of the words' })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  wordsKept?: number;
+}
+
+export class WeightDto {
+  @ApiProperty() influence!: string;
+  @ApiProperty() weight!: number;
+  @ApiProperty() arrival!: number;
+}
+
+export class SolveTrialDto {
+  @ApiProperty({ type: [WeightDto] }) weights!: WeightDto[];
+  @ApiProperty() wordsKept!: number;
+  @ApiProperty({ type: TakeDto, required: false }) take?: TakeDto;
+}
+
+/** A search for weights, as far as it is. */
+@ApiExtraModels(TargetDto)
+export class SolveDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() mixId!: string;
+  @ApiProperty({ type: 'array', items: { $ref: getSchemaPath(TargetDto) } }) targets!: TargetDto[];
+  @ApiProperty({ required: false }) wordsKept?: number;
+  @ApiProperty({ enum: SOLVE_STATES, enumName: 'SolveState' }) status!: SolveState;
+  @ApiProperty({ description: 'what it came to, in words' }) reason!: string;
+  @ApiProperty({ required: false, description: 'index of the trial that is nearest' }) best?: number;
+  @ApiProperty({ type: [SolveTrialDto] }) path!: SolveTrialDto[];
+  @ApiProperty() createdAt!: string;
+}

@@ -1,0 +1,51 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { Axis, Targets, Trial } from '@urbild/core';
+import type { MixState, Quality } from '../mixes/mix.entity';
+
+/** Takes over the values of one or two settings. */
+export const StripEntity = defineEntity({
+  name: 'Strip',
+  tableName: 'strip',
+  properties: {
+    id: p.string().primary(),
+    mixId: p.string().index(),
+    name: p.string(),
+    /** The mix as it was when the strip was made. */
+    state: p.json<MixState>(),
+    axes: p.json<readonly Axis[]>(),
+    quality: p.string().$type<Quality>(),
+    /** One take per cell, row by row; a proof takes the place of its draft. */
+    takeIds: p.json<readonly string[]>(),
+    createdAt: p.datetime().index(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().version(),
+  },
+});
+export type Strip = InferEntity<typeof StripEntity>;
+
+export const SOLVE_STATES = ['running', 'met', 'cannot', 'stopped', 'failed'] as const;
+export type SolveState = (typeof SOLVE_STATES)[number];
+
+/** A draft of a search, with its take. */
+export interface SolveTrial extends Trial {
+  readonly takeId: string;
+}
+
+/** A search for the weights that bring a take to its targets. */
+export const SolveEntity = defineEntity({
+  name: 'Solve',
+  tableName: 'solve',
+  properties: {
+    id: p.string().primary(),
+    mixId: p.string().index(),
+    state: p.json<MixState>(),
+    targets: p.json<Targets>(),
+    path: p.json<readonly SolveTrial[]>(),
+    status: p.string().$type<SolveState>(),
+    best: p.integer().nullable(),
+    reason: p.string(),
+    createdAt: p.datetime().index(),
+    version: p.integer().version(),
+  },
+});
+export type Solve = InferEntity<typeof SolveEntity>;
