@@ -16,7 +16,10 @@ import { CastView } from './views/cast/CastView';
 import { KeepersView } from './views/library/KeepersView';
 import { LibraryView } from './views/library/LibraryView';
 import { LooksView } from './views/looks/LooksView';
+import { CompareView } from './views/compare/CompareView';
 import { SeriesView } from './views/series/SeriesView';
+import { StripView } from './views/strip/StripView';
+import { TakeView } from './views/take/TakeView';
 
 const client = new QueryClient({
   defaultOptions: { queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: false } },
@@ -46,6 +49,9 @@ const router = createBrowserRouter([
       { path: 'looks/:lookId?', element: <LooksView /> },
       { path: 'cast/:characterId?', element: <CastView /> },
       { path: 'bench/:mixId?', element: <BenchView /> },
+      { path: 'bench/:mixId/strips/:stripId?', element: <StripView /> },
+      { path: 'takes/:takeId', element: <TakeView /> },
+      { path: 'compare', element: <CompareView /> },
       { path: 'series/:seriesId?', element: <SeriesView /> },
       { path: '*', element: <Navigate to="/library" replace /> },
     ],

@@ -1371,6 +1371,14 @@ export interface components {
             pose?: number;
             identity?: number;
         };
+        TakeFigureDto: {
+            /** @description as the words call them */
+            name?: string;
+            /** @description left, top, right, bottom, 0..1 */
+            box: number[];
+            /** @description the face: left, top, right, bottom, 0..1 */
+            face?: number[];
+        };
         /** @enum {string} */
         RemarkKind: "nothing-to-give" | "nobody-to-take" | "toned-shape" | "shape-at-edge" | "thin-shape";
         RemarkDto: {
@@ -1426,6 +1434,8 @@ export interface components {
             arrivals: components["schemas"]["ArrivalDto"][];
             /** @description 0..1 */
             wordsKept?: number;
+            /** @description who is in the picture */
+            figures: components["schemas"]["TakeFigureDto"][];
             /** @description what was found out about influences */
             remarks: components["schemas"]["RemarkDto"][];
             understood: components["schemas"]["UnderstoodSpanDto"][];

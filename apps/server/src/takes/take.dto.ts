@@ -1,6 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { REMARKS, type RemarkKind } from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import type { FaceFrame } from '@urbild/engine';
 import { blobUrl } from '../library/reference.dto';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
@@ -39,6 +40,14 @@ export class ControlDto {
   @ApiProperty({ required: false }) thumbnailUrl?: string;
 }
 
+/** Somebody in a take. */
+export class TakeFigureDto {
+  @ApiProperty({ required: false, description: 'as the words call them' }) name?: string;
+  @ApiProperty({ type: [Number], description: 'left, top, right, bottom, 0..1' }) box!: number[];
+  @ApiProperty({ type: [Number], required: false, description: 'the face: left, top, right, bottom, 0..1' })
+  face?: number[];
+}
+
 const STATUSES: readonly TakeStatus[] = ['queued', 'rendering', 'done', 'failed', 'cancelled'];
 
 /** One rendered picture with everything that made it. */
@@ -58,6 +67,7 @@ export class TakeDto {
   @ApiProperty({ type: ControlDto, required: false }) control?: ControlDto;
   @ApiProperty({ type: [ArrivalDto] }) arrivals!: ArrivalDto[];
   @ApiProperty({ required: false, description: '0..1' }) wordsKept?: number;
+  @ApiProperty({ type: [TakeFigureDto], description: 'who is in the picture' }) figures!: TakeFigureDto[];
   @ApiProperty({ type: [RemarkDto], description: 'what was found out about influences' }) remarks!: RemarkDto[];
   @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
@@ -134,6 +144,15 @@ export class ChangeTakeDto {
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) note?: string;
 }
 
+/** The box of a head, from the middle of its eyes to its chin: twice that high, hair included. */
+function faceBox({ eyes, chin }: FaceFrame, aspect: number): number[] {
+  const length = Math.hypot((chin[0] - eyes[0]) * aspect, chin[1] - eyes[1]);
+  const [w, h] = [length / aspect, length];
+  return [eyes[0] - 1.2 * w, eyes[1] - 1.5 * h, eyes[0] + 1.2 * w, eyes[1] + 1.25 * h].map((v) =>
+    Math.min(1, Math.max(0, v)),
+  );
+}
+
 /** The form in which a take leaves the server. */
 export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
   const { request, influences, settings } = t.origin;
@@ -162,6 +181,11 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
       ...a.channels,
     })),
     wordsKept: t.measurements?.wordsKept,
+    figures: (t.measurements?.figures ?? []).map(({ name, box, face }) => ({
+      name,
+      box: [...box],
+      face: face && faceBox(face, request.width / request.height),
+    })),
     remarks: [...(t.measurements?.remarks ?? [])].map(({ influence, kind }) => ({ influenceId: influence, kind })),
     understood: [...(t.understood ?? [])],
     unheard: [...(t.unheard ?? [])],

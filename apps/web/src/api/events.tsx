@@ -28,14 +28,14 @@ export function EventsProvider({ children }: { children: ReactNode }) {
     const refresh = (...key: readonly string[]) => void client.invalidateQueries({ queryKey: key });
     // many pictures may come in at once: lists are asked for again a little later, together
     const due = new Map<string, number>();
-    const later = (key: string) => {
+    const later = (key: string, wait = 250) => {
       if (due.has(key)) return;
       due.set(
         key,
         window.setTimeout(() => {
           due.delete(key);
           refresh(key);
-        }, 250),
+        }, wait),
       );
     };
     const forget = (id: string) =>
@@ -68,11 +68,14 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       on('shelf', () => refresh('shelf'));
       on('mix', () => refresh('mixes'));
       on('series', () => refresh('series'));
+      on('strip', () => refresh('strips'));
+      on('solve', () => refresh('solves'));
       on<{ id: string; status: string }>('take', ({ id, status }) => {
         if (status !== 'rendering') forget(id);
-        refresh('takes');
-        refresh('series');
-        refresh('studio');
+        later('takes', 20);
+        if (status === 'done' || status === 'failed') later('strips');
+        later('series');
+        later('studio');
       });
       on<{ id: string } & Progress>('progress', ({ id, ...p }) => setProgress((all) => new Map(all).set(id, p)));
       on<{ demo: Studio['demo'] }>('studio', ({ demo }) => {

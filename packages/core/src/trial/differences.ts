@@ -7,10 +7,10 @@ const number = (v: number) => String(Math.round(v * 100) / 100);
  * What differs between two takes or mixes, one sentence fragment each ("Ilse 0.8 → 1.1"); empty when nothing does. `name` gives
  * the name of what stands behind an influence.
  */
-export function differences(
-  before: TrialState,
-  after: TrialState,
-  name: (influence: TrialInfluence) => string,
+export function differences<I extends TrialInfluence>(
+  before: TrialState & { readonly influences: readonly I[] },
+  after: TrialState & { readonly influences: readonly I[] },
+  name: (influence: I) => string,
 ): string[] {
   const out: string[] = [];
   const [a, b] = [before.settings, after.settings];
@@ -48,11 +48,7 @@ function startDifferences(a: TrialState['settings'], b: TrialState['settings']):
   return out;
 }
 
-function influenceDifferences(
-  was: TrialInfluence,
-  is: TrialInfluence,
-  name: (influence: TrialInfluence) => string,
-): string[] {
+function influenceDifferences<I extends TrialInfluence>(was: I, is: I, name: (influence: I) => string): string[] {
   const out: string[] = [];
   const called = name(is);
   if (was.referenceId !== is.referenceId) out.push(`${name(was)} replaced by ${called}`);

@@ -1,0 +1,185 @@
+import { useEffect, useState, type PointerEvent, type ReactNode } from 'react';
+import { useZoom, zoomStyle, type Zoom } from './zoom';
+
+/** How pictures are held against each other. */
+export const COMPARE_MODES = ['beside', 'wipe', 'flicker', 'difference'] as const;
+export type CompareMode = (typeof COMPARE_MODES)[number];
+
+export interface ComparedPicture {
+  readonly url: string | undefined;
+  readonly label: string;
+  readonly alt: string;
+  /** Width by height. */
+  readonly aspect: number;
+}
+
+const FLICKER = 700;
+
+/** Two or more pictures under one zoom: beside each other, or the first two under a wipe, in turn, or subtracted. */
+export function ComparePictures({ pictures, mode }: { pictures: readonly ComparedPicture[]; mode: CompareMode }) {
+  const { zoom, handlers } = useZoom();
+  const [at, setAt] = useState(0.5);
+  const [turn, setTurn] = useState(0);
+  const flickers = mode === 'flicker' && pictures.length > 1;
+  useEffect(() => {
+    if (!flickers) return;
+    const timer = setInterval(() => setTurn((t) => t + 1), FLICKER);
+    return () => clearInterval(timer);
+  }, [flickers]);
+  const frame = { zoom, handlers };
+  const [first, second] = pictures;
+  if (!first) return null;
+  if (mode === 'beside' || !second)
+    return (
+      <div
+        className="grid h-full w-full gap-3"
+        style={{
+          gridTemplateColumns: `repeat(${columnsFor(pictures.length)}, minmax(0, 1fr))`,
+          gridAutoRows: 'minmax(0, 1fr)',
+        }}
+      >
+        {pictures.map((p, k) => (
+          <Frame key={k} {...frame} aspect={p.aspect} label={p.label}>
+            <Layer picture={p} zoom={zoom} />
+          </Frame>
+        ))}
+      </div>
+    );
+  if (mode === 'flicker') {
+    const shown = turn % 2 ? second : first;
+    return (
+      <Frame {...frame} aspect={first.aspect} label={shown.label}>
+        <Layer picture={first} zoom={zoom} />
+        <Layer picture={second} zoom={zoom} hidden={turn % 2 === 0} />
+      </Frame>
+    );
+  }
+  if (mode === 'difference')
+    return (
+      <Frame {...frame} aspect={first.aspect} label={`what differs between ${first.label} and ${second.label}`}>
+        <div className="absolute inset-0 isolate bg-black" style={{ filter: 'brightness(2.4)' }}>
+          <Layer picture={first} zoom={zoom} />
+          <Layer picture={second} zoom={zoom} blend />
+        </div>
+      </Frame>
+    );
+  return (
+    <Frame {...frame} aspect={first.aspect} label={`${first.label} | ${second.label}`}>
+      <Layer picture={second} zoom={zoom} />
+      <div className="absolute inset-0" style={{ clipPath: `inset(0 ${(1 - at) * 100}% 0 0)` }}>
+        <Layer picture={first} zoom={zoom} />
+      </div>
+      <Edge at={at} onMove={setAt} />
+    </Frame>
+  );
+}
+
+/** As many columns as show the pictures largest on a wide table. */
+const columnsFor = (count: number) => (count <= 3 ? count : count <= 4 ? 2 : count <= 9 ? 3 : 4);
+
+interface FrameProps extends Pick<ReturnType<typeof useZoom>, 'zoom' | 'handlers'> {
+  readonly aspect: number;
+  readonly label: string;
+  readonly children: ReactNode;
+}
+
+function Frame({ aspect, label, handlers, zoom, children }: FrameProps) {
+  return (
+    <figure className="flex min-h-0 min-w-0 flex-col" style={{ containerType: 'size' }}>
+      <div
+        role="group"
+        tabIndex={0}
+        aria-label={`${label}; plus and minus zoom, arrows move`}
+        {...handlers}
+        className={`relative m-auto touch-none overflow-hidden bg-black/15 ${zoom.scale > 1 ? 'cursor-grab active:cursor-grabbing' : ''}`}
+        style={{ aspectRatio: aspect, width: `min(100cqw, ${aspect * 100}cqh - ${aspect * 1.4}rem)` }}
+      >
+        {children}
+      </div>
+      <figcaption className="pt-0.5 text-center text-sm text-white">
+        {label}
+        {zoom.scale > 1.01 && <span className="figures"> · {zoom.scale.toFixed(1)} x</span>}
+      </figcaption>
+    </figure>
+  );
+}
+
+function Layer({
+  picture,
+  zoom,
+  hidden = false,
+  blend = false,
+}: {
+  picture: ComparedPicture;
+  zoom: Zoom;
+  hidden?: boolean;
+  blend?: boolean;
+}) {
+  if (!picture.url) return null;
+  return (
+    <img
+      src={picture.url}
+      alt={picture.alt}
+      draggable={false}
+      className="absolute inset-0 h-full w-full object-contain select-none"
+      style={{
+        ...zoomStyle(zoom),
+        visibility: hidden ? 'hidden' : 'visible',
+        mixBlendMode: blend ? 'difference' : undefined,
+        imageRendering: zoom.scale > 5 ? 'pixelated' : undefined,
+      }}
+    />
+  );
+}
+
+/** The edge of a wipe, by pointer and arrows. */
+function Edge({ at, onMove }: { at: number; onMove: (at: number) => void }) {
+  const move = (e: PointerEvent) => {
+    if (!(e.buttons & 1)) return;
+    e.stopPropagation();
+    const box = e.currentTarget.parentElement!.getBoundingClientRect();
+    onMove(Math.min(1, Math.max(0, (e.clientX - box.left) / box.width)));
+  };
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label="Edge of the wipe"
+      aria-valuenow={Math.round(at * 100)}
+      aria-valuemin={0}
+      aria-valuemax={100}
+      className="absolute inset-y-0 w-6 -translate-x-1/2 cursor-ew-resize touch-none before:absolute before:inset-y-0 before:left-1/2 before:w-0.5 before:-translate-x-1/2 before:bg-white before:content-['']"
+      style={{ left: `${at * 100}%` }}
+      onPointerDown={(e) => {
+        e.stopPropagation();
+        e.currentTarget.setPointerCapture(e.pointerId);
+      }}
+      onPointerMove={move}
+      onKeyDown={(e) => {
+        const by = e.key === 'ArrowLeft' ? -0.05 : e.key === 'ArrowRight' ? 0.05 : 0;
+        if (!by) return;
+        e.stopPropagation();
+        onMove(Math.min(1, Math.max(0, at + by)));
+      }}
+    />
+  );
+}
+
+/** The choice of a mode. */
+export function CompareModes({ mode, onMode }: { mode: CompareMode; onMode: (mode: CompareMode) => void }) {
+  return (
+    <fieldset aria-label="How they are compared" className="flex gap-1">
+      {COMPARE_MODES.map((m) => (
+        <button
+          key={m}
+          type="button"
+          aria-pressed={mode === m}
+          onClick={() => onMode(m)}
+          className={`rounded px-2 py-0.5 text-sm ${mode === m ? 'bg-white text-ink' : 'text-white hover:bg-white/15'}`}
+        >
+          {m === 'beside' ? 'side by side' : m}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,75 @@
+import { Ban, Star } from 'lucide-react';
+import { useEffect } from 'react';
+import type { Take } from '../../api/client';
+import { useChangeTake } from '../../api/trials';
+import { inField } from '../../parts/inField';
+
+/** What a person says of a take: keeper, rejected, rating, note; K, X and the digits do the same. */
+export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean }) {
+  const change = useChangeTake();
+  const mark = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ take, change: fields });
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (inField(e.target) || e.ctrlKey || e.metaKey || e.altKey || take.status !== 'done') return;
+      if (/^[0-5]$/.test(e.key) && !(e.target as HTMLElement).closest?.('[role=group]'))
+        mark({ rating: Number(e.key) });
+      else if (e.key.toLowerCase() === 'k') mark({ keeper: !take.keeper });
+      else if (e.key.toLowerCase() === 'x') mark({ rejected: !take.rejected });
+      else return;
+      e.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  if (take.status !== 'done') return null;
+  const button = 'rounded-lg border px-2.5 py-1';
+  return (
+    <section aria-label="Marks" className="flex flex-col gap-2">
+      <div className="flex items-center gap-1.5">
+        <button
+          type="button"
+          aria-pressed={take.keeper}
+          onClick={() => mark({ keeper: !take.keeper })}
+          className={`${button} ${take.keeper ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
+        >
+          Keeper
+        </button>
+        <button
+          type="button"
+          aria-pressed={take.rejected}
+          onClick={() => mark({ rejected: !take.rejected })}
+          className={`${button} flex items-center gap-1 ${take.rejected ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
+        >
+          <Ban size={14} aria-hidden /> Reject
+        </button>
+        <span role="radiogroup" aria-label="Rating" className="ml-auto flex">
+          {[1, 2, 3, 4, 5].map((n) => (
+            <button
+              key={n}
+              type="button"
+              role="radio"
+              aria-checked={take.rating === n}
+              aria-label={`${n} of 5`}
+              onClick={() => mark({ rating: take.rating === n ? 0 : n })}
+              className="p-0.5"
+            >
+              <Star size={16} aria-hidden fill={take.rating >= n ? 'currentColor' : 'none'} />
+            </button>
+          ))}
+        </span>
+      </div>
+      {noted && (
+        <textarea
+          key={take.id}
+          aria-label="Note"
+          placeholder="a note on this take"
+          defaultValue={take.note}
+          maxLength={2000}
+          rows={2}
+          onBlur={(e) => e.target.value !== take.note && mark({ note: e.target.value })}
+          className="rounded-lg border border-line bg-card px-2 py-1"
+        />
+      )}
+    </section>
+  );
+}
