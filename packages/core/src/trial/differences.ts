@@ -3,13 +3,16 @@ import type { TrialInfluence, TrialState } from './state';
 const percent = (v: number) => `${Math.round(v * 100)} %`;
 const number = (v: number) => String(Math.round(v * 100) / 100);
 
+/** A state whose influences may be known in more detail. */
+type Of<I> = Omit<TrialState, 'influences'> & { readonly influences: readonly I[] };
+
 /**
  * What differs between two takes or mixes, one sentence fragment each ("Ilse 0.8 → 1.1"); empty when nothing does. `name` gives
  * the name of what stands behind an influence.
  */
 export function differences<I extends TrialInfluence>(
-  before: TrialState & { readonly influences: readonly I[] },
-  after: TrialState & { readonly influences: readonly I[] },
+  before: Of<I>,
+  after: Of<I>,
   name: (influence: I) => string,
 ): string[] {
   const out: string[] = [];
@@ -29,7 +32,7 @@ export function differences<I extends TrialInfluence>(
     else out.push(...influenceDifferences(was, is, name));
   }
   for (const i of left.values()) out.push(`${name(i)} added, gives ${i.gives}, ${number(i.weight)}`);
-  const order = (s: TrialState, other: TrialState) =>
+  const order = (s: Of<I>, other: Of<I>) =>
     s.influences.map((i) => i.id).filter((id) => other.influences.some((o) => o.id === id));
   if (order(before, after).join() !== order(after, before).join()) out.push('order of the influences changed');
   return out;

@@ -1,18 +1,19 @@
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Gives, MixWarning } from '@urbild/core';
-import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useTakes } from '../../api/queries';
-import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
+import { BenchDialogs, type BenchDialog } from './BenchDialogs';
 import { Course } from './Course';
-import { showsMix, warningsFor } from './influences';
+import { moved, showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
+import { MixName } from './MixName';
 import { Readings } from './Readings';
+import { RenderFoot } from './RenderFoot';
 import { Settings } from './Settings';
 import { Tray, type TrayItem } from './Tray';
 import { useBenchMix } from './useBenchMix';
@@ -33,9 +34,12 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const [search, setSearch] = useSearchParams();
   const [dragged, setDragged] = useState<TrayItem | undefined>(undefined);
   const [followed, setFollowed] = useState<string | undefined>(undefined);
+  const [open, setOpen] = useState<BenchDialog | undefined>(undefined);
+  const [painting, setPainting] = useState<string | undefined>(undefined);
   const { data: all, isPending } = useTakes(stored.id);
   const askFor = useMutation({
-    mutationFn: (quality: Take['quality']) => ask(api.POST('/api/v1/takes', { body: { mixId: stored.id, quality } })),
+    mutationFn: ({ quality, seed }: { quality: Take['quality']; seed?: number }) =>
+      ask(api.POST('/api/v1/takes', { body: { mixId: stored.id, quality, seed } })),
     onSuccess: (take) => {
       client.setQueryData<Take[]>(keys.takes(stored.id), (takes) => [
         take,
@@ -47,7 +51,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   });
   const follows = search.get('drafts') !== 'off';
   const bench = useBenchMix(stored, () => {
-    if (follows) askFor.mutate('draft');
+    if (follows) askFor.mutate({ quality: 'draft' });
   });
   const { mix, change, save, undo, redo } = bench;
   const lookup = useSources(mix.influences);
@@ -71,9 +75,10 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
         ...(w.mend!.changes.find((c) => c.influence === i.id)?.set as Partial<MixInfluence>),
       })),
     }));
-  const render = async () => {
+  const render = async (count = 1) => {
     await save();
-    askFor.mutate('proof');
+    for (let k = 0; k < count; k++)
+      askFor.mutate({ quality: 'proof', ...(k ? { seed: (mix.settings.seed + k) % 0x100000000 } : {}) });
   };
   const act = (request: Promise<unknown>) =>
     void request
@@ -94,12 +99,16 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const onDragEnd = ({ over, active }: DragEndEvent) => {
     setDragged(undefined);
-    if (over?.id === 'course') add((active.data.current as { item: TrayItem }).item.influence);
+    const { item, lane } = active.data.current as { item?: TrayItem; lane?: string };
+    const onto = String(over?.id ?? '');
+    if (lane && onto.startsWith('lane '))
+      change((m) => ({ ...m, influences: moved(m.influences, lane, onto.slice(5)) }));
+    else if (item && (onto === 'course' || onto.startsWith('lane '))) add(item.influence);
   };
   return (
     <DndContext
       sensors={sensors}
-      onDragStart={({ active }) => setDragged((active.data.current as { item: TrayItem }).item)}
+      onDragStart={({ active }) => setDragged((active.data.current as { item?: TrayItem }).item)}
       onDragEnd={onDragEnd}
       onDragCancel={() => setDragged(undefined)}
     >
@@ -111,16 +120,6 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
           current={!!shown && showsMix(shown, mix)}
           loading={isPending}
           onShow={show}
-          onKeep={(t) =>
-            act(
-              ask(
-                api.PATCH('/api/v1/takes/{id}', {
-                  params: { path: { id: t.id } },
-                  body: { version: t.version, keeper: !t.keeper },
-                }),
-              ),
-            )
-          }
           onCancel={(t) => act(ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: t.id } } })))}
         />
         <aside
@@ -142,109 +141,46 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
             avoid={mix.avoid}
             onChange={(settings) => change((m) => ({ ...m, settings }))}
             onAvoid={(avoid) => change((m) => ({ ...m, avoid }))}
+            take={shown}
+            onMask={() => setPainting('start')}
           />
-          <div className="mt-auto flex flex-col gap-2">
-            <Button
-              look="main"
-              onClick={() => void render()}
-              disabled={!mix.prompt.trim() || askFor.isPending}
-              className="py-2.5"
-            >
-              Render a proof
-            </Button>
-            <div className="flex items-center gap-1 text-sm text-muted">
-              <label className="flex items-center gap-1.5">
-                <input
-                  type="checkbox"
-                  checked={follows}
-                  onChange={(e) =>
-                    setSearch(
-                      (b) =>
-                        new URLSearchParams([
-                          ...[...b].filter(([k]) => k !== 'drafts'),
-                          ...(e.target.checked ? [] : [['drafts', 'off']]),
-                        ]),
-                      { replace: true },
-                    )
-                  }
-                  className="accent-ink"
-                />
-                a draft follows
-              </label>
-              <span aria-live="polite" className="ml-auto">
-                {bench.dirty ? 'saving' : 'saved'}
-              </span>
-              <button
-                type="button"
-                aria-label="Undo"
-                disabled={!bench.canUndo}
-                onClick={undo}
-                className="rounded p-1 enabled:hover:text-ink disabled:opacity-40"
-              >
-                <Undo2 size={16} aria-hidden />
-              </button>
-              <button
-                type="button"
-                aria-label="Redo"
-                disabled={!bench.canRedo}
-                onClick={redo}
-                className="rounded p-1 enabled:hover:text-ink disabled:opacity-40"
-              >
-                <Redo2 size={16} aria-hidden />
-              </button>
-            </div>
-          </div>
+          <RenderFoot
+            bench={bench}
+            busy={askFor.isPending}
+            follows={follows}
+            onFollows={(on) =>
+              setSearch(
+                (b) =>
+                  new URLSearchParams([...[...b].filter(([k]) => k !== 'drafts'), ...(on ? [] : [['drafts', 'off']])]),
+                { replace: true },
+              )
+            }
+            onRender={(count) => void render(count)}
+            onOpen={setOpen}
+            mixId={stored.id}
+          />
         </aside>
         <div className="col-span-3 max-h-[19rem] min-h-[12rem]">
-          <Course mix={mix} lookup={lookup} gives={gives} change={change} />
+          <Course mix={mix} lookup={lookup} gives={gives} change={change} onRegion={(i) => setPainting(i.id)} />
         </div>
       </div>
+      <BenchDialogs
+        open={open}
+        painting={painting}
+        onClose={() => {
+          setOpen(undefined);
+          setPainting(undefined);
+        }}
+        mixId={stored.id}
+        bench={bench}
+        lookup={lookup}
+        take={shown}
+      />
       <DragOverlay dropAnimation={null}>
         {dragged?.thumbnailUrl && (
           <img src={dragged.thumbnailUrl} alt="" className="size-16 object-cover opacity-85 shadow-xl" />
         )}
       </DragOverlay>
     </DndContext>
-  );
-}
-
-interface MixNameProps {
-  readonly name: string;
-  readonly mixes: readonly Mix[];
-  readonly mixId: string;
-  readonly onRename: (name: string) => void;
-  readonly onOpen: (mixId: string) => void;
-  readonly onNew: () => void;
-}
-
-function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
-  return (
-    <div className="flex flex-col gap-1">
-      <input
-        aria-label="Name of the mix"
-        defaultValue={name}
-        maxLength={120}
-        onBlur={(e) => e.target.value.trim() && e.target.value !== name && onRename(e.target.value.trim())}
-        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-        className="w-full rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
-      />
-      <div className="flex gap-2 text-sm text-muted">
-        <select
-          aria-label="Open a mix"
-          value={mixId}
-          onChange={(e) => onOpen(e.target.value)}
-          className="min-w-0 flex-1 rounded bg-transparent"
-        >
-          {mixes.map((m) => (
-            <option key={m.id} value={m.id}>
-              {m.name}
-            </option>
-          ))}
-        </select>
-        <Button look="plain" onClick={onNew} className="shrink-0">
-          New mix
-        </Button>
-      </div>
-    </div>
   );
 }

@@ -6,7 +6,8 @@ import { KindSign } from '../../parts/KindSign';
 import { HUES } from '../../theme/kinds';
 import { InfluenceChart } from './InfluenceChart';
 import type { Lookup } from './influences';
-import { percent } from './influences';
+import { alone, changed, moved, percent } from './influences';
+import { useWorked } from '../../api/trials';
 import { Lane, LANE } from './Lane';
 import { LaneHead } from './LaneHead';
 import { sharesFor, type ChartChannel } from './shares';
@@ -18,13 +19,16 @@ interface Props {
   readonly lookup: Lookup;
   readonly gives: readonly Gives[];
   readonly change: (change: Change, live?: boolean) => void;
+  readonly onRegion: (influence: MixInfluence) => void;
 }
 
 const TICKS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 const CHANNEL_NAMES: readonly ChartChannel[] = ['all', ...CHANNELS.filter((c) => c !== 'pose')];
 
 /** The course of a generation from start to end, with a lane for the words and one for every influence. */
-export function Course({ mix, lookup, gives, change }: Props) {
+export function Course({ mix, lookup, gives, change, onRegion }: Props) {
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const worked = useWorked(mix.influences.map((i) => i.referenceId));
   const [channel, setChannel] = useState<ChartChannel>('all');
   const band = useRef<HTMLDivElement>(null);
   const { setNodeRef, isOver } = useDroppable({ id: 'course' });
@@ -34,7 +38,10 @@ export function Course({ mix, lookup, gives, change }: Props) {
   );
   const hues = useMemo(() => mix.influences.map(lookup.hue), [mix.influences, lookup]);
   const set = (id: string, fields: Partial<MixInfluence>, live = false) =>
-    change((m) => ({ ...m, influences: m.influences.map((i) => (i.id === id ? { ...i, ...fields } : i)) }), live);
+    change((m) => ({ ...m, influences: changed(m.influences, id, fields, chosen) }), live);
+  const choose = (id: string) =>
+    setChosen((all) => new Set(all.has(id) ? [...all].filter((one) => one !== id) : [...all, id]));
+  const solo = (id: string) => change((m) => ({ ...m, influences: alone(m.influences, id) }));
   const remove = (id: string) => change((m) => ({ ...m, influences: m.influences.filter((i) => i.id !== id) }));
   return (
     <section
@@ -43,7 +50,7 @@ export function Course({ mix, lookup, gives, change }: Props) {
       className={`grid h-full grid-cols-[248px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}
     >
       <div className="flex items-center justify-between border-r border-line px-3 text-sm font-semibold text-muted">
-        <span>Influences</span>
+        <span>{chosen.size > 1 ? `${chosen.size} scaled together` : 'Influences'}</span>
         <span>weight</span>
       </div>
       <div className="flex h-7 items-center gap-3 pr-4 pl-3">
@@ -83,6 +90,10 @@ export function Course({ mix, lookup, gives, change }: Props) {
               gives={gives}
               onChange={(f) => set(i.id, f)}
               onRemove={() => remove(i.id)}
+              chosen={chosen.has(i.id)}
+              onChoose={() => choose(i.id)}
+              onRegion={() => onRegion(i)}
+              onSolo={() => solo(i.id)}
             />
           ))}
         </div>
@@ -105,6 +116,9 @@ export function Course({ mix, lookup, gives, change }: Props) {
                   band={() => band.current?.clientWidth ?? 1}
                   onChange={(f, live) => set(i.id, f, live)}
                   onRemove={() => remove(i.id)}
+                  onMove={(by) => change((m) => ({ ...m, influences: moved(m.influences, i.id, by) }))}
+                  onSolo={() => solo(i.id)}
+                  worked={worked.get(i.referenceId)}
                 />
               ))}
               <Reader weighing={weighing} channel={channel} influences={mix.influences} lookup={lookup} />

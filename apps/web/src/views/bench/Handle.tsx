@@ -44,6 +44,8 @@ export function Handle({
   const onKey = (e: KeyboardEvent) => {
     const more = e.key === 'ArrowUp' || e.key === 'ArrowRight';
     const less = e.key === 'ArrowDown' || e.key === 'ArrowLeft';
+    // with Alt the arrows belong to the lane
+    if (e.altKey) return;
     if (e.key === 'Home') onChange(min, false);
     else if (e.key === 'End') onChange(max, false);
     else if (more || less)

@@ -5,6 +5,30 @@ import { sharesFor, type ChartChannel } from './shares';
 
 const COLUMNS = 240;
 
+/** Above literalness 1 the references are copied more and more closely: hatched, the denser the more. */
+function hatchLiteral(
+  context: CanvasRenderingContext2D,
+  samples: readonly { readonly words: number; readonly over: number }[],
+  w: number,
+  h: number,
+): void {
+  context.strokeStyle = 'rgb(36 33 29 / 0.45)';
+  context.lineWidth = 1;
+  context.beginPath();
+  for (let x = 0; x < w; x += 3) {
+    const { over, words } = samples[Math.min(COLUMNS, Math.round((x / w) * COLUMNS))];
+    if (over < 1.02) continue;
+    const gap = Math.max(5, 16 - 14 * (over - 1));
+    const foot = h * (1 - words);
+    for (let y = (x % gap) - gap; y < foot; y += gap) {
+      if (y < 0) continue;
+      context.moveTo(x, y);
+      context.lineTo(x + 3, Math.min(foot, y + 3));
+    }
+  }
+  context.stroke();
+}
+
 /** The shares over the course, stacked: the words at the foot, the references above, in the mix's order. */
 export function InfluenceChart({ mix, channel, hues }: { mix: Weighing; channel: ChartChannel; hues: readonly Hue[] }) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -37,6 +61,7 @@ export function InfluenceChart({ mix, channel, hues }: { mix: Weighing; channel:
         context.fill();
         foot.set(top);
       }
+      hatchLiteral(context, samples, w, h);
     };
     draw();
     const watcher = new ResizeObserver(draw);

@@ -18,10 +18,16 @@ interface Props {
   readonly band: () => number;
   readonly onChange: (fields: Partial<MixInfluence>, live: boolean) => void;
   readonly onRemove: () => void;
+  /** Moves the lane up (-1) or down (1). */
+  readonly onMove: (by: -1 | 1) => void;
+  /** Silences all other lanes, or lets them speak again. */
+  readonly onSolo: () => void;
+  /** The weights with which it was in kept takes. */
+  readonly worked?: { readonly low: number; readonly high: number; readonly count: number };
 }
 
 /** One influence on the course: its edges are the span, its height is the weight. */
-export function Lane({ influence, name, hue, band, onChange, onRemove }: Props) {
+export function Lane({ influence, name, hue, band, onChange, onRemove, onMove, onSolo, worked }: Props) {
   const { weight, from, to, on } = influence;
   const height = Math.max(SHORTEST, (Math.min(weight, MAX_WEIGHT) / MAX_WEIGHT) * TALLEST);
   const drag = useRef<{ x: number; from: number; to: number } | undefined>(undefined);
@@ -34,8 +40,14 @@ export function Lane({ influence, name, hue, band, onChange, onRemove }: Props) 
   const onKey = (e: KeyboardEvent) => {
     const span = READY_SPANS.find((s) => s.key === e.key.toLowerCase());
     if (e.ctrlKey || e.metaKey) return;
+    if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
+      onMove(e.key === 'ArrowUp' ? -1 : 1);
+      e.preventDefault();
+      return;
+    }
     if (span) onChange({ from: span.from, to: span.to }, false);
     else if (e.key.toLowerCase() === 'o') onChange({ on: !on }, false);
+    else if (e.key.toLowerCase() === 's') onSolo();
     else if (e.key === 'Delete') onRemove();
     else return;
     e.preventDefault();
@@ -43,6 +55,18 @@ export function Lane({ influence, name, hue, band, onChange, onRemove }: Props) 
   const edge = 'absolute inset-y-0 z-10 w-2.5 cursor-ew-resize rounded-sm';
   return (
     <div className="relative border-t border-line/70" style={{ height: LANE }} onKeyDown={onKey}>
+      {worked && (
+        <div
+          title={`kept takes had it at ${worked.low.toFixed(2)} to ${worked.high.toFixed(2)} (${worked.count})`}
+          className="absolute right-0 left-0 border-y border-dashed"
+          style={{
+            bottom: 2 + (Math.min(worked.low, MAX_WEIGHT) / MAX_WEIGHT) * TALLEST - 1,
+            height: ((Math.min(worked.high, MAX_WEIGHT) - Math.min(worked.low, MAX_WEIGHT)) / MAX_WEIGHT) * TALLEST + 3,
+            borderColor: HUES[hue],
+            background: `color-mix(in srgb, ${HUES[hue]} 14%, transparent)`,
+          }}
+        />
+      )}
       <div
         className="absolute bottom-0.5 rounded-sm"
         style={{

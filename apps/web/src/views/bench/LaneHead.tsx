@@ -1,3 +1,4 @@
+import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
@@ -16,17 +17,50 @@ interface Props {
   readonly gives: readonly Gives[];
   readonly onChange: (fields: Partial<MixInfluence>) => void;
   readonly onRemove: () => void;
+  /** Chosen together with others: their weights are scaled together. */
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+  readonly onRegion: () => void;
+  readonly onSolo: () => void;
 }
 
 /** The head of a lane: which reference, what it gives, its weight as a number. */
-export function LaneHead({ influence, thumbnailUrl, name, hue, gives, onChange, onRemove }: Props) {
+export function LaneHead({
+  influence,
+  thumbnailUrl,
+  name,
+  hue,
+  gives,
+  onChange,
+  onRemove,
+  chosen,
+  onChoose,
+  onRegion,
+  onSolo,
+}: Props) {
+  const { setNodeRef: setHandle, listeners } = useDraggable({
+    id: `lane ${influence.id}`,
+    data: { lane: influence.id },
+  });
+  const { setNodeRef: setPlace, isOver } = useDroppable({ id: `lane ${influence.id}` });
   return (
-    <div className="flex items-center gap-2 border-t border-line px-2" style={{ height: LANE }}>
-      {thumbnailUrl ? (
-        <img src={thumbnailUrl} alt="" className="size-8 shrink-0 rounded-sm object-cover" />
-      ) : (
-        <div className="size-8 shrink-0 rounded-sm bg-shade" />
-      )}
+    <div
+      ref={setPlace}
+      className={`flex items-center gap-2 border-t border-line px-2 ${chosen ? 'bg-blush' : ''} ${isOver ? 'border-t-2 border-t-cinnabar' : ''}`}
+      style={{ height: LANE }}
+    >
+      <button
+        ref={setHandle}
+        {...listeners}
+        type="button"
+        aria-pressed={chosen}
+        aria-label={`${name}: choose with others, or drag to another place`}
+        title="Choose several to scale their weights together; drag to change the order"
+        onClick={onChoose}
+        className="size-8 shrink-0 touch-none overflow-hidden rounded-sm bg-shade"
+      >
+        {thumbnailUrl && <img src={thumbnailUrl} alt="" draggable={false} className="h-full w-full object-cover" />}
+      </button>
       <div className="min-w-0 flex-1 leading-tight">
         <div className={`truncate font-semibold ${influence.on ? '' : 'text-muted line-through'}`}>{name}</div>
         <Popover.Root>
@@ -35,6 +69,7 @@ export function LaneHead({ influence, thumbnailUrl, name, hue, gives, onChange, 
             className="flex max-w-full items-center gap-1 rounded text-sm whitespace-nowrap text-muted hover:text-ink"
           >
             <KindSign kind={hue} size={13} /> gives {influence.gives}
+            {influence.region ? ', in a region' : ''}
           </Popover.Trigger>
           <Popover.Portal>
             <Popover.Content
@@ -43,7 +78,15 @@ export function LaneHead({ influence, thumbnailUrl, name, hue, gives, onChange, 
               sideOffset={8}
               className="z-40 w-72 rounded-xl border border-line bg-card p-4 shadow-xl"
             >
-              <LaneSheet influence={influence} name={name} gives={gives} onChange={onChange} onRemove={onRemove} />
+              <LaneSheet
+                influence={influence}
+                name={name}
+                gives={gives}
+                onChange={onChange}
+                onRemove={onRemove}
+                onRegion={onRegion}
+                onSolo={onSolo}
+              />
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>

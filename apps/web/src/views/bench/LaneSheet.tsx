@@ -10,10 +10,12 @@ interface Props {
   readonly gives: readonly Gives[];
   readonly onChange: (fields: Partial<MixInfluence>) => void;
   readonly onRemove: () => void;
+  readonly onRegion: () => void;
+  readonly onSolo: () => void;
 }
 
 /** Everything about one influence: what it gives, of whom, how it is read, where it pulls. */
-export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props) {
+export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion, onSolo }: Props) {
   const carriesIdentity = ['character', 'face', 'outfit'].includes(influence.gives);
   return (
     <div className="flex flex-col gap-3">
@@ -113,6 +115,17 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove }: Props)
           className="w-14 border border-line px-1"
         />
       </Group>
+      <Group title="It acts">
+        <Chip chosen={!influence.region} onClick={() => onChange({ region: undefined })}>
+          everywhere
+        </Chip>
+        <Chip chosen={!!influence.region} onClick={onRegion}>
+          {influence.region ? 'in its region; paint' : 'in a painted region'}
+        </Chip>
+      </Group>
+      <button type="button" onClick={onSolo} className="self-start text-sm underline">
+        Hear it alone, or with the others again
+      </button>
       <button
         type="button"
         onClick={onRemove}

@@ -1,9 +1,13 @@
-import { Columns2, SquareSplitHorizontal, Star } from 'lucide-react';
+import { Ban, Columns2, SquareSplitHorizontal, Star } from 'lucide-react';
 import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { Link } from 'react-router';
 import { useProgress, type Progress } from '../../api/events';
+import { useChangeTake } from '../../api/trials';
 import type { Take } from '../../api/client';
 import { EmptyState } from '../../parts/EmptyState';
 import { Tip } from '../../parts/Tip';
+import { Filmstrip, FILTERS, type Filter } from './Filmstrip';
+import { useMarkKeys } from '../take/useMarkKeys';
 import { percent } from './influences';
 
 interface Props {
@@ -13,14 +17,17 @@ interface Props {
   readonly current: boolean;
   readonly loading: boolean;
   readonly onShow: (take: Take) => void;
-  readonly onKeep: (take: Take) => void;
   readonly onCancel: (take: Take) => void;
 }
 
 type Compare = 'beside' | 'wipe';
 
 /** The light table: the take as large as it goes, its control beside or under a wipe, and the strip of takes. */
-export function LightTable({ take, takes, current, loading, onShow, onKeep, onCancel }: Props) {
+export function LightTable({ take, takes, current, loading, onShow, onCancel }: Props) {
+  const change = useChangeTake();
+  useMarkKeys(take);
+  const [several, setSeveral] = useState<ReadonlySet<string>>(new Set());
+  const [only, setOnly] = useState<Filter>('all');
   const [compare, setCompare] = useState<Compare>('beside');
   const [held, setHeld] = useState(false);
   useEffect(() => {
@@ -95,17 +102,36 @@ export function LightTable({ take, takes, current, loading, onShow, onKeep, onCa
         )}
         <span className="ml-auto flex gap-1">
           {take.status === 'done' && (
-            <Tip text={take.keeper ? 'A keeper; take the mark away' : 'Mark it as a keeper'}>
-              <button
-                type="button"
-                aria-pressed={take.keeper}
-                aria-label="Keeper"
-                onClick={() => onKeep(take)}
-                className="rounded p-1 hover:bg-white/15"
+            <>
+              <Tip text={take.keeper ? 'A keeper; take the mark away (K)' : 'Mark it as a keeper (K)'}>
+                <button
+                  type="button"
+                  aria-pressed={take.keeper}
+                  aria-label="Keeper"
+                  onClick={() => change.mutate({ take, change: { keeper: !take.keeper } })}
+                  className="rounded p-1 hover:bg-white/15"
+                >
+                  <Star size={16} fill={take.keeper ? 'currentColor' : 'none'} aria-hidden />
+                </button>
+              </Tip>
+              <Tip text={take.rejected ? 'Rejected; take the mark away (X)' : 'Reject it (X)'}>
+                <button
+                  type="button"
+                  aria-pressed={take.rejected}
+                  aria-label="Reject"
+                  onClick={() => change.mutate({ take, change: { rejected: !take.rejected } })}
+                  className={`rounded p-1 hover:bg-white/15 ${take.rejected ? 'bg-white/25' : ''}`}
+                >
+                  <Ban size={16} aria-hidden />
+                </button>
+              </Tip>
+              <Link
+                to={`/takes/${take.id}`}
+                className="rounded px-1.5 py-1 underline underline-offset-2 hover:bg-white/15"
               >
-                <Star size={16} fill={take.keeper ? 'currentColor' : 'none'} aria-hidden />
-              </button>
-            </Tip>
+                Open
+              </Link>
+            </>
           )}
           {hasControl && (
             <Tip text={compare === 'beside' ? 'Wipe between take and control' : 'Control beside the take'}>
@@ -125,7 +151,21 @@ export function LightTable({ take, takes, current, loading, onShow, onKeep, onCa
           )}
         </span>
       </div>
-      <Filmstrip takes={takes} shown={take.id} onShow={onShow} />
+      <Filmstrip
+        takes={takes.filter(FILTERS[only])}
+        all={takes}
+        shown={take.id}
+        several={several}
+        only={only}
+        onOnly={setOnly}
+        onShow={(t, add) => {
+          if (add) setSeveral((s) => new Set(s.has(t.id) ? [...s].filter((x) => x !== t.id) : [...s, t.id]));
+          else {
+            setSeveral(new Set());
+            onShow(t);
+          }
+        }}
+      />
     </div>
   );
 }
@@ -218,44 +258,5 @@ function ProgressLine({ progress }: { progress: Progress | undefined }) {
         <div className="h-1 bg-white transition-[width]" style={{ width: `${fraction * 100}%` }} />
       </div>
     </div>
-  );
-}
-
-function Filmstrip({ takes, shown, onShow }: { takes: readonly Take[]; shown: string; onShow: (take: Take) => void }) {
-  const kept = takes.filter((t) => t.keeper).length;
-  return (
-    <div className="flex items-center gap-2 px-4 pb-3">
-      <ul aria-label="Takes" className="flex min-w-0 gap-1.5 overflow-x-auto p-1">
-        {takes.map((t) => (
-          <li key={t.id} className="shrink-0">
-            <StripPicture take={t} shown={t.id === shown} onShow={() => onShow(t)} />
-          </li>
-        ))}
-      </ul>
-      <span className="figures shrink-0 text-sm text-white">
-        {takes.length} {takes.length === 1 ? 'take' : 'takes'}
-        {kept ? ` · ${kept} ${kept === 1 ? 'keeper' : 'keepers'}` : ''}
-      </span>
-    </div>
-  );
-}
-
-function StripPicture({ take, shown, onShow }: { take: Take; shown: boolean; onShow: () => void }) {
-  const progress = useProgress(take.id);
-  const picture = take.thumbnailUrl ?? progress?.preview;
-  return (
-    <button
-      type="button"
-      aria-current={shown}
-      aria-label={`${take.quality}, seed ${take.seed}, ${take.status}`}
-      onClick={onShow}
-      className={`relative block h-11 bg-black/20 ${shown ? 'outline-3 outline-offset-1 outline-cinnabar' : ''}`}
-      style={{ aspectRatio: take.width / take.height }}
-    >
-      {picture && <img src={picture} alt="" className="h-full w-full object-cover" />}
-      {take.keeper && (
-        <span className="absolute top-0.5 left-0.5 size-2.5 rounded-full border-2 border-ink bg-white" aria-hidden />
-      )}
-    </button>
   );
 }

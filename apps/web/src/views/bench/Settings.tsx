@@ -1,7 +1,8 @@
 import { Dices } from 'lucide-react';
-import type { MixSettings } from '../../api/client';
+import type { MixSettings, Take } from '../../api/client';
 import { Tip } from '../../parts/Tip';
 import { NumberField } from './NumberField';
+import { StartSettings } from './StartSettings';
 
 const ASPECTS: readonly MixSettings['aspect'][] = ['3:2', '2:3', '1:1', '4:3', '3:4', '16:9', '2:1'];
 const box = 'flex items-center rounded-lg border border-line bg-card px-2.5 py-1';
@@ -13,11 +14,15 @@ export function Settings({
   avoid,
   onChange,
   onAvoid,
+  take,
+  onMask,
 }: {
   settings: MixSettings;
   avoid: string;
   onChange: (settings: MixSettings) => void;
   onAvoid: (avoid: string) => void;
+  take: Take | undefined;
+  onMask: () => void;
 }) {
   return (
     <section aria-label="Settings" className="flex flex-col gap-1.5">
@@ -86,6 +91,7 @@ export function Settings({
             className="w-6 shrink-0 text-right"
           />
         </div>
+        <StartSettings settings={settings} take={take} onChange={onChange} onMask={onMask} />
         <label className={`${cell} col-span-2`}>
           <span className="shrink-0 text-muted">Without</span>
           <input

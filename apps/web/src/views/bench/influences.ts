@@ -1,4 +1,4 @@
-import { remarkWarnings, warningsOf, type Gives, type MixWarning } from '@urbild/core';
+import { remarkWarnings, TYPED_MAX_WEIGHT, warningsOf, type Gives, type MixWarning } from '@urbild/core';
 import type { Mix, MixInfluence, Reference, Take } from '../../api/client';
 import type { Hue } from '../../theme/kinds';
 
@@ -42,6 +42,41 @@ export const characterInfluence = (characterId: string, weight: number, able: re
   on: true,
   ...(able.includes('character') ? { gives: 'character' as const, weight, from: 0, to: 1 } : COLOURS_ONLY),
 });
+
+/**
+ * A list with fields of one influence changed. Where it is one of several that are `chosen` and its weight changes, the others'
+ * weights change in the same proportion.
+ */
+export function changed(
+  list: readonly MixInfluence[],
+  id: string,
+  fields: Partial<MixInfluence>,
+  chosen: ReadonlySet<string> = new Set(),
+): MixInfluence[] {
+  const before = list.find((i) => i.id === id)?.weight ?? 0;
+  const together = fields.weight !== undefined && chosen.has(id) && chosen.size > 1;
+  const scaled = (weight: number) =>
+    before > 0 ? (weight * fields.weight!) / before : Math.max(weight, fields.weight!);
+  return list.map((i) => {
+    if (i.id === id) return { ...i, ...fields };
+    return together && chosen.has(i.id) ? { ...i, weight: round(Math.min(TYPED_MAX_WEIGHT, scaled(i.weight)), 3) } : i;
+  });
+}
+
+/** A list with one influence moved by some places, or to the place of another. */
+export function moved(list: readonly MixInfluence[], id: string, to: number | string): MixInfluence[] {
+  const from = list.findIndex((i) => i.id === id);
+  const at = typeof to === 'number' ? from + to : list.findIndex((i) => i.id === to);
+  if (from < 0 || at < 0 || at >= list.length) return [...list];
+  const rest = list.filter((i) => i.id !== id);
+  return [...rest.slice(0, at), list[from], ...rest.slice(at)];
+}
+
+/** One influence alone: the others off; where it is alone already, all on again. */
+export function alone(list: readonly MixInfluence[], id: string): MixInfluence[] {
+  const is = list.every((i) => i.on === (i.id === id));
+  return list.map((i) => ({ ...i, on: is || i.id === id }));
+}
 
 /** The spans that one key sets. */
 export const READY_SPANS = [
@@ -107,7 +142,10 @@ const FIELDS = [
   'subject',
   'fill',
 ] as const;
-const sameParts = (a: MixInfluence, b: MixInfluence) => (a.parts ?? []).join() === (b.parts ?? []).join();
+const sameParts = (a: MixInfluence, b: MixInfluence) =>
+  (a.parts ?? []).join() === (b.parts ?? []).join() &&
+  (a.except ?? []).join() === (b.except ?? []).join() &&
+  JSON.stringify(a.region) === JSON.stringify(b.region);
 
 /** True if two lists of influences are the same, field by field. */
 const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]): boolean =>
@@ -115,4 +153,9 @@ const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]):
 
 /** True if a take shows just the words, settings and influences of a mix. */
 export const showsMix = (take: Take, mix: Pick<Mix, 'prompt' | 'settings' | 'influences'>): boolean =>
-  take.prompt === mix.prompt && take.seed === mix.settings.seed && sameInfluences(take.influences, mix.influences);
+  take.prompt === mix.prompt &&
+  take.seed === mix.settings.seed &&
+  take.settings.balance === mix.settings.balance &&
+  JSON.stringify([take.settings.start, take.settings.mask]) ===
+    JSON.stringify([mix.settings.start, mix.settings.mask]) &&
+  sameInfluences(take.influences, mix.influences);

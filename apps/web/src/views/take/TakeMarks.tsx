@@ -1,26 +1,13 @@
 import { Ban, Star } from 'lucide-react';
-import { useEffect } from 'react';
 import type { Take } from '../../api/client';
 import { useChangeTake } from '../../api/trials';
-import { inField } from '../../parts/inField';
+import { useMarkKeys } from './useMarkKeys';
 
 /** What a person says of a take: keeper, rejected, rating, note; K, X and the digits do the same. */
 export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean }) {
   const change = useChangeTake();
   const mark = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ take, change: fields });
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (inField(e.target) || e.ctrlKey || e.metaKey || e.altKey || take.status !== 'done') return;
-      if (/^[0-5]$/.test(e.key) && !(e.target as HTMLElement).closest?.('[role=group]'))
-        mark({ rating: Number(e.key) });
-      else if (e.key.toLowerCase() === 'k') mark({ keeper: !take.keeper });
-      else if (e.key.toLowerCase() === 'x') mark({ rejected: !take.rejected });
-      else return;
-      e.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  useMarkKeys(take);
   if (take.status !== 'done') return null;
   const button = 'rounded-lg border px-2.5 py-1';
   return (

@@ -1,0 +1,44 @@
+import type { Mix } from '../../api/client';
+import { Button } from '../../parts/Button';
+
+interface MixNameProps {
+  readonly name: string;
+  readonly mixes: readonly Mix[];
+  readonly mixId: string;
+  readonly onRename: (name: string) => void;
+  readonly onOpen: (mixId: string) => void;
+  readonly onNew: () => void;
+}
+
+/** The name of the mix, the way to the others, and a new one. */
+export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
+  return (
+    <div className="flex flex-col gap-1">
+      <input
+        aria-label="Name of the mix"
+        defaultValue={name}
+        maxLength={120}
+        onBlur={(e) => e.target.value.trim() && e.target.value !== name && onRename(e.target.value.trim())}
+        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+        className="w-full rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
+      />
+      <div className="flex gap-2 text-sm text-muted">
+        <select
+          aria-label="Open a mix"
+          value={mixId}
+          onChange={(e) => onOpen(e.target.value)}
+          className="min-w-0 flex-1 rounded bg-transparent"
+        >
+          {mixes.map((m) => (
+            <option key={m.id} value={m.id}>
+              {m.name}
+            </option>
+          ))}
+        </select>
+        <Button look="plain" onClick={onNew} className="shrink-0">
+          New mix
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,88 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Button } from '../../parts/Button';
+import type { BenchDialog } from './BenchDialogs';
+import type { BenchMix } from './useBenchMix';
+
+interface Props {
+  readonly mixId: string;
+  readonly bench: BenchMix;
+  readonly busy: boolean;
+  /** A draft follows every change. */
+  readonly follows: boolean;
+  readonly onFollows: (on: boolean) => void;
+  readonly onRender: (count: number) => void;
+  readonly onOpen: (dialog: BenchDialog) => void;
+}
+
+const quiet = 'rounded-lg border border-line bg-card px-2 py-1 text-center hover:border-edge';
+const icon = 'rounded p-1 enabled:hover:text-ink disabled:opacity-40';
+
+/** The foot of the bench: instruments, the main action, undo and redo. */
+export function RenderFoot({ mixId, bench, busy, follows, onFollows, onRender, onOpen }: Props) {
+  const [count, setCount] = useState(1);
+  const empty = !bench.mix.prompt.trim();
+  return (
+    <div className="mt-auto flex flex-col gap-2">
+      <div className="grid grid-cols-2 gap-1.5">
+        <Link to={`/bench/${mixId}/strips`} className={quiet}>
+          Test strips
+        </Link>
+        <button type="button" className={quiet} disabled={!bench.mix.influences.length} onClick={() => onOpen('solve')}>
+          Find weights
+        </button>
+        <button
+          type="button"
+          className={quiet}
+          onClick={() => {
+            void bench.save();
+            onOpen('force');
+          }}
+        >
+          In force
+        </button>
+        <button type="button" className={quiet} onClick={() => onOpen('versions')}>
+          Versions
+        </button>
+      </div>
+      <div className="flex gap-1.5">
+        <Button look="main" onClick={() => onRender(count)} disabled={empty || busy} className="flex-1 py-2.5">
+          {count > 1 ? `Render ${count} proofs` : 'Render a proof'}
+        </Button>
+        <select
+          aria-label="How many proofs"
+          value={count}
+          onChange={(e) => setCount(Number(e.target.value))}
+          className="figures w-12 rounded-lg border border-line bg-card text-center"
+        >
+          {[1, 2, 3, 4, 6, 8].map((n) => (
+            <option key={n} value={n}>
+              {n} ×
+            </option>
+          ))}
+        </select>
+      </div>
+      <div className="flex items-center gap-1 text-sm text-muted">
+        <label className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            checked={follows}
+            onChange={(e) => onFollows(e.target.checked)}
+            className="accent-ink"
+          />
+          a draft follows
+        </label>
+        <span aria-live="polite" className="ml-auto">
+          {bench.dirty ? 'saving' : 'saved'}
+        </span>
+        <button type="button" aria-label="Undo" disabled={!bench.canUndo} onClick={bench.undo} className={icon}>
+          <Undo2 size={16} aria-hidden />
+        </button>
+        <button type="button" aria-label="Redo" disabled={!bench.canRedo} onClick={bench.redo} className={icon}>
+          <Redo2 size={16} aria-hidden />
+        </button>
+      </div>
+    </div>
+  );
+}
