@@ -85,14 +85,14 @@ interface FrameProps extends Pick<ReturnType<typeof useZoom>, 'zoom' | 'handlers
 
 function Frame({ aspect, label, handlers, zoom, children }: FrameProps) {
   return (
-    <figure className="flex min-h-0 min-w-0 flex-col" style={{ containerType: 'size' }}>
+    <figure className="grid min-h-0 min-w-0 place-content-center" style={{ containerType: 'size' }}>
       <div
         role="group"
         tabIndex={0}
         aria-label={`${label}; plus and minus zoom, arrows move`}
         {...handlers}
-        className={`relative m-auto touch-none overflow-hidden bg-black/15 ${zoom.scale > 1 ? 'cursor-grab active:cursor-grabbing' : ''}`}
-        style={{ aspectRatio: aspect, width: `min(100cqw, ${aspect * 100}cqh - ${aspect * 1.4}rem)` }}
+        className={`relative touch-none overflow-hidden bg-black/15 ${zoom.scale > 1 ? 'cursor-grab active:cursor-grabbing' : ''}`}
+        style={{ aspectRatio: aspect, width: `min(100cqw, ${aspect * 100}cqh - ${aspect * 1.5}rem)` }}
       >
         {children}
       </div>
@@ -175,9 +175,9 @@ export function CompareModes({ mode, onMode }: { mode: CompareMode; onMode: (mod
           type="button"
           aria-pressed={mode === m}
           onClick={() => onMode(m)}
-          className={`rounded px-2 py-0.5 text-sm ${mode === m ? 'bg-white text-ink' : 'text-white hover:bg-white/15'}`}
+          className={`rounded px-2 py-0.5 text-sm whitespace-nowrap ${mode === m ? 'bg-white text-ink' : 'text-white hover:bg-white/15'}`}
         >
-          {m === 'beside' ? 'side by side' : m}
+          {m}
         </button>
       ))}
     </fieldset>

@@ -7,6 +7,7 @@ import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/clie
 import { keys } from '../../api/keys';
 import { useTakes } from '../../api/queries';
 import { useNotice } from '../../parts/notices';
+import { BenchTools } from './BenchTools';
 import { BenchDialogs, type BenchDialog } from './BenchDialogs';
 import { Course } from './Course';
 import { moved, showsMix, warningsFor } from './influences';
@@ -122,28 +123,27 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
           onShow={show}
           onCancel={(t) => act(ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: t.id } } })))}
         />
-        <aside
-          aria-label="Readings and settings"
-          className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-3.5"
-        >
-          <MixName
-            key={mix.name}
-            name={mix.name}
-            mixes={mixes}
-            mixId={stored.id}
-            onRename={(name) => change((m) => ({ ...m, name }))}
-            onOpen={onOpen}
-            onNew={onNew}
-          />
-          <Readings take={shown} lookup={lookup} warnings={warnings} onMend={mend} />
-          <Settings
-            settings={mix.settings}
-            avoid={mix.avoid}
-            onChange={(settings) => change((m) => ({ ...m, settings }))}
-            onAvoid={(avoid) => change((m) => ({ ...m, avoid }))}
-            take={shown}
-            onMask={() => setPainting('start')}
-          />
+        <aside aria-label="Readings and settings" className="flex min-h-0 flex-col border-l border-line bg-paper">
+          <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto p-3.5">
+            <MixName
+              key={mix.name}
+              name={mix.name}
+              mixes={mixes}
+              mixId={stored.id}
+              onRename={(name) => change((m) => ({ ...m, name }))}
+              onOpen={onOpen}
+              onNew={onNew}
+            />
+            <Readings take={shown} lookup={lookup} warnings={warnings} onMend={mend} />
+            <Settings
+              settings={mix.settings}
+              avoid={mix.avoid}
+              onChange={(settings) => change((m) => ({ ...m, settings }))}
+              onAvoid={(avoid) => change((m) => ({ ...m, avoid }))}
+              take={shown}
+              onMask={() => setPainting('start')}
+            />
+          </div>
           <RenderFoot
             bench={bench}
             busy={askFor.isPending}
@@ -156,12 +156,23 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
               )
             }
             onRender={(count) => void render(count)}
-            onOpen={setOpen}
-            mixId={stored.id}
           />
         </aside>
         <div className="col-span-3 max-h-[19rem] min-h-[12rem]">
-          <Course mix={mix} lookup={lookup} gives={gives} change={change} onRegion={(i) => setPainting(i.id)} />
+          <Course
+            mix={mix}
+            lookup={lookup}
+            gives={gives}
+            change={change}
+            onRegion={(i) => setPainting(i.id)}
+            tools={
+              <BenchTools
+                mixId={stored.id}
+                able={mix.influences.length > 0}
+                onOpen={(dialog) => void save().then(() => setOpen(dialog))}
+              />
+            }
+          />
         </div>
       </div>
       <BenchDialogs

@@ -1,6 +1,6 @@
 import { useDroppable } from '@dnd-kit/core';
 import { CHANNELS, type Gives } from '@urbild/core';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import type { MixInfluence } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
 import { HUES } from '../../theme/kinds';
@@ -20,13 +20,15 @@ interface Props {
   readonly gives: readonly Gives[];
   readonly change: (change: Change, live?: boolean) => void;
   readonly onRegion: (influence: MixInfluence) => void;
+  /** Further instruments, at the right of the head. */
+  readonly tools?: ReactNode;
 }
 
 const TICKS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 const CHANNEL_NAMES: readonly ChartChannel[] = ['all', ...CHANNELS.filter((c) => c !== 'pose')];
 
 /** The course of a generation from start to end, with a lane for the words and one for every influence. */
-export function Course({ mix, lookup, gives, change, onRegion }: Props) {
+export function Course({ mix, lookup, gives, change, onRegion, tools }: Props) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const worked = useWorked(mix.influences.map((i) => i.referenceId));
   const [channel, setChannel] = useState<ChartChannel>('all');
@@ -67,7 +69,10 @@ export function Course({ mix, lookup, gives, change, onRegion }: Props) {
             </button>
           ))}
         </fieldset>
-        <span className="ml-auto text-sm text-muted">layout and colours are decided early, the surface late</span>
+        <span className="hidden text-sm text-muted 2xl:inline">
+          layout and colours are decided early, the surface late
+        </span>
+        {tools}
       </div>
       <div className="col-span-2 grid min-h-0 grid-cols-[248px_minmax(0,1fr)] overflow-y-auto">
         <div className="border-r border-line">

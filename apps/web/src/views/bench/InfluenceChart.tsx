@@ -12,7 +12,7 @@ function hatchLiteral(
   w: number,
   h: number,
 ): void {
-  context.strokeStyle = 'rgb(36 33 29 / 0.45)';
+  context.strokeStyle = 'rgb(36 33 29 / 0.22)';
   context.lineWidth = 1;
   context.beginPath();
   for (let x = 0; x < w; x += 3) {

@@ -2,10 +2,11 @@ import { Dialog } from 'radix-ui';
 import { useCallback, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Take } from '../../api/client';
 import { sendMask, type MixMask } from '../../api/trials';
-import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
 import { useZoom, zoomStyle } from '../../parts/zoom';
+import { greyMask, tint } from './maskCanvas';
 import { coverageOf, cutFigure } from './maskCover';
+import { MaskTools } from './MaskTools';
 
 interface Props {
   readonly title: string;
@@ -54,22 +55,20 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
       const c = canvas.current?.getContext('2d', { willReadFrequently: true });
       if (!c) return;
       c.drawImage(image, 0, 0, width, height);
-      // grey masks come back as what the painter works with: white, more or less opaque
+      // grey masks come back as what is painted with: the hue, more or less opaque
       const all = c.getImageData(0, 0, width, height);
-      for (let i = 0; i < all.data.length; i += 4) {
-        all.data[i + 3] = all.data[i];
-        all.data[i] = all.data[i + 1] = all.data[i + 2] = 255;
-      }
+      for (let i = 0; i < all.data.length; i += 4) all.data[i + 3] = all.data[i];
       c.putImageData(all, 0, 0);
+      tint(c, hue);
       measure();
     };
     image.src = `/api/v1/blobs/${mask.content}`;
-  }, [mask, width, height, measure]);
+  }, [mask, width, height, measure, hue]);
   const remember = () => setSteps((all) => [...all.slice(1 - STEPS_BACK), context().getImageData(0, 0, width, height)]);
   const dab = (from: readonly [number, number], to: readonly [number, number]) => {
     const c = context();
     c.globalCompositeOperation = erasing ? 'destination-out' : 'source-over';
-    c.strokeStyle = '#fff';
+    c.strokeStyle = hue;
     c.lineCap = 'round';
     c.lineWidth = brush / zoom.scale;
     c.beginPath();
@@ -92,7 +91,7 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
   const fill = (box: readonly number[]) => {
     remember();
     const c = context();
-    c.fillStyle = '#fff';
+    c.fillStyle = hue;
     c.beginPath();
     const [x, y, w, h] = [box[0] * width, box[1] * height, (box[2] - box[0]) * width, (box[3] - box[1]) * height];
     c.roundRect(x, y, w, h, Math.min(w, h) * 0.35);
@@ -104,7 +103,7 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
     const c = context();
     c.clearRect(0, 0, width, height);
     if (paint) {
-      c.fillStyle = '#fff';
+      c.fillStyle = hue;
       c.fillRect(0, 0, width, height);
     }
     measure();
@@ -143,14 +142,7 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
   const save = async () => {
     setBusy(true);
     try {
-      const solid = document.createElement('canvas');
-      [solid.width, solid.height] = [width, height];
-      const c = solid.getContext('2d')!;
-      c.fillStyle = '#000';
-      c.fillRect(0, 0, width, height);
-      c.drawImage(canvas.current!, 0, 0);
-      const png = await new Promise<Blob | null>((done) => solid.toBlob(done, 'image/png'));
-      const { content } = await sendMask(png!);
+      const { content } = await sendMask(await greyMask(canvas.current!));
       onSave({ content, invert, feather });
       onClose();
     } catch (e) {
@@ -159,9 +151,6 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
       setBusy(false);
     }
   };
-  const acts = invert ? 1 - cover : cover;
-  const tool = (on: boolean) =>
-    `rounded-lg border px-2.5 py-1 ${on ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`;
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
@@ -213,10 +202,12 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
                     className="absolute inset-0 h-full w-full"
                   />
                 )}
-                <div className="absolute inset-0 isolate" style={{ opacity: 0.55 }}>
-                  <canvas ref={canvas} width={width} height={height} className="absolute inset-0 h-full w-full" />
-                  <div aria-hidden className="absolute inset-0" style={{ background: hue, mixBlendMode: 'multiply' }} />
-                </div>
+                <canvas
+                  ref={canvas}
+                  width={width}
+                  height={height}
+                  className="absolute inset-0 h-full w-full opacity-60"
+                />
               </div>
               <span
                 aria-hidden
@@ -231,107 +222,32 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
               />
             </div>
           </div>
-          <aside className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4">
-            <Dialog.Title className="font-title text-lg leading-snug font-semibold">{title}</Dialog.Title>
-            <div className="flex gap-2">
-              <button
-                type="button"
-                aria-pressed={!erasing}
-                className={tool(!erasing)}
-                onClick={() => setErasing(false)}
-              >
-                Brush
-              </button>
-              <button type="button" aria-pressed={erasing} className={tool(erasing)} onClick={() => setErasing(true)}>
-                Eraser
-              </button>
-              <button type="button" className={tool(false)} disabled={!steps.length} onClick={undo}>
-                Undo
-              </button>
-            </div>
-            <label className="flex flex-col gap-1 text-sm">
-              Brush, {brush} px
-              <input
-                type="range"
-                min={4}
-                max={200}
-                value={brush}
-                onChange={(e) => setBrush(Number(e.target.value))}
-                className="accent-ink"
-              />
-            </label>
-            <label className="flex flex-col gap-1 text-sm">
-              Soft edge, {Math.round(feather * 1000) / 10} % of the picture
-              <input
-                type="range"
-                min={0}
-                max={0.1}
-                step={0.002}
-                value={feather}
-                onChange={(e) => setFeather(Number(e.target.value))}
-                className="accent-ink"
-              />
-            </label>
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                checked={invert}
-                onChange={(e) => setInvert(e.target.checked)}
-                className="accent-ink"
-              />
-              everything but what is painted
-            </label>
-            <div className="flex flex-wrap gap-1.5">
-              {(figures ?? []).flatMap((f, k) => {
-                const name = f.name ?? `figure ${k + 1}`;
-                return [
-                  <button key={`b${k}`} type="button" className={tool(false)} onClick={() => fill(f.box)}>
-                    {name}
-                  </button>,
-                  ...(f.face
-                    ? [
-                        <button key={`f${k}`} type="button" className={tool(false)} onClick={() => fill(f.face!)}>
-                          {name}, the head
-                        </button>,
-                      ]
-                    : []),
-                ];
-              })}
-              <button type="button" className={tool(false)} onClick={() => all(true)}>
-                All of it
-              </button>
-              <button type="button" className={tool(false)} onClick={() => all(false)}>
-                Nothing
-              </button>
-            </div>
-            <p aria-live="polite" data-testid="mask-cover" className="figures text-sm text-muted">
-              {Math.round(acts * 100)} % of the picture
-            </p>
-            {cut && (
-              <p className="border-l-3 border-cinnabar bg-blush px-3 py-2">
-                The mask is too tight for {cut}: part of it lies outside. Paint over all of it, or fill it from the
-                list.
-              </p>
-            )}
-            <div className="mt-auto flex flex-col gap-2">
-              <Button look="main" disabled={busy || acts === 0} onClick={() => void save()}>
-                Use this mask
-              </Button>
-              {mask && (
-                <Button
-                  onClick={() => {
-                    onClear();
-                    onClose();
-                  }}
-                >
-                  Take the mask away
-                </Button>
-              )}
-              <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
-                Leave it as it was
-              </Dialog.Close>
-            </div>
-          </aside>
+          <MaskTools
+            title={title}
+            erasing={erasing}
+            onErasing={setErasing}
+            brush={brush}
+            onBrush={setBrush}
+            feather={feather}
+            onFeather={setFeather}
+            invert={invert}
+            onInvert={setInvert}
+            figures={figures ?? []}
+            onFill={fill}
+            onAll={all}
+            onUndo={steps.length ? undo : undefined}
+            acts={invert ? 1 - cover : cover}
+            cut={cut}
+            busy={busy}
+            onSave={() => void save()}
+            onClear={
+              mask &&
+              (() => {
+                onClear();
+                onClose();
+              })
+            }
+          />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

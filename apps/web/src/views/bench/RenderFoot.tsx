@@ -1,51 +1,25 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { Button } from '../../parts/Button';
-import type { BenchDialog } from './BenchDialogs';
 import type { BenchMix } from './useBenchMix';
 
 interface Props {
-  readonly mixId: string;
   readonly bench: BenchMix;
   readonly busy: boolean;
   /** A draft follows every change. */
   readonly follows: boolean;
   readonly onFollows: (on: boolean) => void;
   readonly onRender: (count: number) => void;
-  readonly onOpen: (dialog: BenchDialog) => void;
 }
 
-const quiet = 'rounded-lg border border-line bg-card px-2 py-1 text-center hover:border-edge';
 const icon = 'rounded p-1 enabled:hover:text-ink disabled:opacity-40';
 
-/** The foot of the bench: instruments, the main action, undo and redo. */
-export function RenderFoot({ mixId, bench, busy, follows, onFollows, onRender, onOpen }: Props) {
+/** The foot of the bench: the main action, undo and redo. */
+export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props) {
   const [count, setCount] = useState(1);
   const empty = !bench.mix.prompt.trim();
   return (
-    <div className="mt-auto flex flex-col gap-2">
-      <div className="grid grid-cols-2 gap-1.5">
-        <Link to={`/bench/${mixId}/strips`} className={quiet}>
-          Test strips
-        </Link>
-        <button type="button" className={quiet} disabled={!bench.mix.influences.length} onClick={() => onOpen('solve')}>
-          Find weights
-        </button>
-        <button
-          type="button"
-          className={quiet}
-          onClick={() => {
-            void bench.save();
-            onOpen('force');
-          }}
-        >
-          In force
-        </button>
-        <button type="button" className={quiet} onClick={() => onOpen('versions')}>
-          Versions
-        </button>
-      </div>
+    <div className="flex flex-col gap-2 border-t border-line bg-paper p-3.5 pt-2.5">
       <div className="flex gap-1.5">
         <Button look="main" onClick={() => onRender(count)} disabled={empty || busy} className="flex-1 py-2.5">
           {count > 1 ? `Render ${count} proofs` : 'Render a proof'}

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { CHANNELS, GIVES, sharesAt, type Influence } from '@urbild/core';
 import type { Mix, Reference, Take } from '../../api/client';
-import { lookupIn, newInfluence, showsMix, warningsFor, type Source } from './influences';
+import { alone, changed, lookupIn, moved, newInfluence, showsMix, warningsFor, type Source } from './influences';
 import { sharesFor } from './shares';
 
 const reference = (kind: Reference['kind'], id = kind): Reference => ({ id, kind, title: `a ${kind}` }) as Reference;
@@ -57,12 +57,16 @@ test('warnings speak of references by their titles', () => {
 
 test('a take shows a mix only if words, seed and influences are the same', () => {
   const influences = [newInfluence(reference('style'))];
-  const mix = { prompt: 'marsh', settings: { seed: 4 }, influences } as unknown as Mix;
-  const take = { prompt: 'marsh', seed: 4, influences: structuredClone(influences) } as unknown as Take;
+  const settings = { seed: 4, balance: 1 };
+  const mix = { prompt: 'marsh', settings, influences } as unknown as Mix;
+  const take = { prompt: 'marsh', seed: 4, settings, influences: structuredClone(influences) } as unknown as Take;
   expect(showsMix(take, mix)).toBe(true);
   const { id, ...rest } = influences[0];
   expect(showsMix({ ...take, influences: [{ ...rest, id }] }, mix)).toBe(true);
   expect(showsMix({ ...take, seed: 5 }, mix)).toBe(false);
+  const start = { of: 'take' as const, id: 't', change: 0.5 };
+  expect(showsMix({ ...take, settings: { ...take.settings, start } }, mix)).toBe(false);
+  expect(showsMix({ ...take, settings: { ...take.settings, balance: 0.5 } }, mix)).toBe(false);
   expect(showsMix({ ...take, influences: [{ ...influences[0], weight: 0.1 }] }, mix)).toBe(false);
 });
 
@@ -74,4 +78,37 @@ test('what a take found out of an influence is a warning as long as the influenc
   expect(warningsFor(mix, lookup, GIVES, take)[0].cause).toContain('a face has no pose to give');
   const other = { ...mix, influences: [{ ...influence, gives: 'look' as const }] } as Mix;
   expect(warningsFor(other, lookup, GIVES, take)).toEqual([]);
+});
+
+describe('several lanes', () => {
+  const list = ['a', 'b', 'c'].map((id, k) => ({
+    ...newInfluence(reference('style')),
+    id,
+    weight: [0.4, 0.8, 1.2][k],
+  }));
+  const weights = (all: typeof list) => all.map((i) => i.weight);
+
+  test('chosen lanes are scaled together, others stay', () => {
+    const together = new Set(['a', 'c']);
+    expect(weights(changed(list, 'a', { weight: 0.2 }, together) as typeof list)).toEqual([0.2, 0.8, 0.6]);
+    expect(weights(changed(list, 'b', { weight: 0.2 }, together) as typeof list)).toEqual([0.4, 0.2, 1.2]);
+    expect(weights(changed(list, 'a', { weight: 2 }, together) as typeof list)).toEqual([2, 0.8, 4]);
+    const silent = list.map((i) => ({ ...i, weight: 0 }));
+    expect(weights(changed(silent, 'a', { weight: 0.5 }, together) as typeof list)).toEqual([0.5, 0, 0.5]);
+    expect(changed(list, 'a', { from: 0.2 }, together)[2]).toEqual(list[2]);
+  });
+
+  test('the order changes by steps or onto the place of another, and nothing gets lost', () => {
+    const ids = (all: readonly { id: string }[]) => all.map((i) => i.id).join('');
+    expect(ids(moved(list, 'a', 1))).toBe('bac');
+    expect(ids(moved(list, 'a', -1))).toBe('abc');
+    expect(ids(moved(list, 'c', 'a'))).toBe('cab');
+    expect(ids(moved(list, 'q', 1))).toBe('abc');
+  });
+
+  test('alone, and with the others again', () => {
+    const one = alone(list, 'b');
+    expect(one.map((i) => i.on)).toEqual([false, true, false]);
+    expect(alone(one, 'b').every((i) => i.on)).toBe(true);
+  });
 });

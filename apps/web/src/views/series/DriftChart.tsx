@@ -52,7 +52,7 @@ export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix |
           options={{
             animation: false,
             maintainAspectRatio: false,
-            layout: { padding: 0 },
+            layout: { padding: 0, autoPadding: false },
             scales: {
               // bands of equal width, points in their middle: just where the shots stand below
               x: { offset: true, display: false },

@@ -18,12 +18,13 @@ interface Props {
 export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
   const curves = [
     ...influences.map((i, k) => ({
+      id: i.id,
       name: lookup.name(i),
       hue: HUES[lookup.hue(i)],
       dash: k % 2 ? [6, 4] : [],
       data: curveOf(cells, i.id),
     })),
-    { name: 'words kept', hue: HUES.words, dash: [2, 3], data: curveOf(cells, 'words') },
+    { id: 'words', name: 'words kept', hue: HUES.words, dash: [2, 3], data: curveOf(cells, 'words') },
   ].filter((c) => c.data.some((v) => v !== null));
   const said = curves
     .map(
@@ -53,7 +54,7 @@ export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
           options={{
             animation: false,
             maintainAspectRatio: false,
-            layout: { padding: 0 },
+            layout: { padding: 0, autoPadding: false },
             scales: {
               x: { offset: true, display: false },
               y: {
@@ -71,7 +72,7 @@ export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm">
         {curves.map((c) => (
-          <span key={c.name} className="flex items-center gap-1.5">
+          <span key={c.id} className="flex items-center gap-1.5">
             <span
               className="w-5 border-t-2"
               style={{ borderColor: c.hue, borderStyle: c.dash.length ? 'dashed' : 'solid' }}

@@ -93,16 +93,18 @@ export function StripTable({ strip, lookup, name }: Props) {
         </div>
         <div className="flex items-center gap-3 px-4 py-2 text-white">
           <CompareModes mode={mode} onMode={(m: CompareMode) => set('mode', m)} />
-          <span className="figures ml-auto text-sm">{measured(take, lookup)}</span>
+          <span className="figures ml-auto min-w-0 truncate text-sm" title={measured(take, lookup)}>
+            {measured(take, lookup)}
+          </span>
           <Link to={`/takes/${take.id}`} className="text-sm underline underline-offset-2">
-            Open the take
+            Open
           </Link>
           <Button
             onClick={() => proof.mutate(chosen)}
             disabled={take.quality !== 'draft' || proof.isPending}
-            className="py-1"
+            className="py-1 whitespace-nowrap"
           >
-            {take.quality === 'draft' ? 'Render as a proof' : 'is a proof'}
+            {take.quality === 'draft' ? 'Proof of it' : 'is a proof'}
           </Button>
           <Button look="main" onClick={() => void takeOver()} className="py-1">
             Adopt
@@ -156,7 +158,7 @@ export function StripTable({ strip, lookup, name }: Props) {
             onChange={(e) => set('best', e.target.value)}
             className="rounded border border-line bg-card px-1 py-0.5 text-ink"
           >
-            <option value="balanced">where the weakest of all is strongest</option>
+            <option value="balanced">where references and words are best together</option>
             <option value="words">where most of the words is kept</option>
             {strip.state.influences.map((i) => (
               <option key={i.id} value={i.id}>

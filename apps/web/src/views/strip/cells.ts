@@ -1,6 +1,6 @@
 import type { Take } from '../../api/client';
 
-/** What the best cell is chosen by: the influence that arrives furthest, the words, or whatever is weakest of all. */
+/** What the best cell is chosen by: the influence that arrives furthest, the words, or references and words together. */
 export type BestBy = 'balanced' | 'words' | { readonly influence: string };
 
 const arrivalOf = (take: Take, influence: string): number | undefined =>
@@ -12,9 +12,15 @@ export function scoreOf(take: Take, by: BestBy): number | undefined {
   if (by === 'words') return take.wordsKept;
   if (by !== 'balanced') return arrivalOf(take, by.influence);
   const acting = take.influences.filter((i) => i.on && i.weight > 0);
-  const values = acting.flatMap((i) => arrivalOf(take, i.id) ?? []);
-  if (!values.length) return undefined;
-  return Math.min(...values, ...(take.wordsKept === undefined ? [] : [take.wordsKept]));
+  const heard = acting.flatMap(({ id, weight }) => {
+    const arrival = arrivalOf(take, id);
+    return arrival === undefined ? [] : [{ arrival, weight }];
+  });
+  const total = heard.reduce((s, h) => s + h.weight, 0);
+  if (!total) return undefined;
+  // the geometric mean: neither counts without the other
+  const arrived = heard.reduce((s, h) => s + (h.weight / total) * Math.max(0, h.arrival), 0);
+  return Math.sqrt(arrived * (take.wordsKept ?? 1));
 }
 
 /** The index of the best cell; undefined while nothing is measured. */

@@ -55,12 +55,13 @@ const take = (arrivals: Record<string, number>, wordsKept?: number, status = 'do
     arrivals: Object.entries(arrivals).map(([influenceId, overall]) => ({ influenceId, overall })),
   }) as unknown as Take;
 
-test('the best cell: by one influence, by the words, or by what is weakest', () => {
-  const cells = [take({ a: 0.2, b: 0.9 }, 0.9), take({ a: 0.6, b: 0.5 }, 0.6), take({ a: 0.9, b: 0.1 }, 0.3)];
+test('the best cell: by one influence, by the words, or by references and words together', () => {
+  const cells = [take({ a: 0.1, b: 0.3 }, 0.9), take({ a: 0.6, b: 0.5 }, 0.6), take({ a: 0.9, b: 0.1 }, 0.3)];
   expect(bestCell(cells, { influence: 'a' })).toBe(2);
   expect(bestCell(cells, 'words')).toBe(0);
   expect(bestCell(cells, 'balanced')).toBe(1);
   expect(bestCell([take({}, undefined, 'queued')], 'balanced')).toBeUndefined();
-  expect(scoreOf(take({ a: 0.4 }, 0.2), 'balanced')).toBe(0.2);
-  expect(curveOf([...cells, take({ a: -0.1 }), take({ a: 1 }, 1, 'rendering')], 'a')).toEqual([0.2, 0.6, 0.9, 0, null]);
+  expect(scoreOf(take({ a: 0.4 }, 0.1), 'balanced')).toBeCloseTo(0.2);
+  expect(scoreOf(take({ a: -0.1 }, 0.9), 'balanced')).toBe(0);
+  expect(curveOf([...cells, take({ a: -0.1 }), take({ a: 1 }, 1, 'rendering')], 'a')).toEqual([0.1, 0.6, 0.9, 0, null]);
 });

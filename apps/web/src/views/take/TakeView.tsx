@@ -47,7 +47,7 @@ export function TakeView() {
 
 function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
   const [search, setSearch] = useSearchParams();
-  const mode = COMPARE_MODES.find((m) => m === search.get('mode')) ?? 'beside';
+  const mode = COMPARE_MODES.find((m) => m === search.get('mode')) ?? 'wipe';
   const { data: siblings } = useTakes(take.mixId);
   const [from] = useQueries({
     queries: (take.fromTakeId ? [take.fromTakeId] : []).map((id) => ({

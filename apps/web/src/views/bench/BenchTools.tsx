@@ -1,0 +1,34 @@
+import { Link } from 'react-router';
+import type { BenchDialog } from './BenchDialogs';
+
+const tool =
+  'rounded px-1.5 py-0.5 text-sm underline decoration-edge underline-offset-2 enabled:hover:decoration-ink disabled:opacity-50';
+
+/** The instruments that lie beside the course. */
+export function BenchTools({
+  mixId,
+  able,
+  onOpen,
+}: {
+  mixId: string;
+  /** There is something to weigh. */
+  able: boolean;
+  onOpen: (dialog: BenchDialog) => void;
+}) {
+  return (
+    <nav aria-label="Instruments" className="ml-auto flex items-center gap-1">
+      <Link to={`/bench/${mixId}/strips`} className={tool}>
+        Test strips
+      </Link>
+      <button type="button" className={tool} disabled={!able} onClick={() => onOpen('solve')}>
+        Find weights
+      </button>
+      <button type="button" className={tool} onClick={() => onOpen('force')}>
+        In force
+      </button>
+      <button type="button" className={tool} onClick={() => onOpen('versions')}>
+        Versions
+      </button>
+    </nav>
+  );
+}

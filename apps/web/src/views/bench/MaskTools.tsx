@@ -1,0 +1,123 @@
+import { Dialog } from 'radix-ui';
+import type { Take } from '../../api/client';
+import { Button } from '../../parts/Button';
+
+interface Props {
+  readonly title: string;
+  readonly erasing: boolean;
+  readonly onErasing: (erasing: boolean) => void;
+  /** Width in px of 512. */
+  readonly brush: number;
+  readonly onBrush: (brush: number) => void;
+  readonly feather: number;
+  readonly onFeather: (feather: number) => void;
+  readonly invert: boolean;
+  readonly onInvert: (invert: boolean) => void;
+  readonly figures: Take['figures'];
+  readonly onFill: (box: readonly number[]) => void;
+  /** Paints everything, or takes everything away. */
+  readonly onAll: (paint: boolean) => void;
+  readonly onUndo: (() => void) | undefined;
+  /** Part of the picture that the mask lets through. */
+  readonly acts: number;
+  /** Who is cut by the mask. */
+  readonly cut: string | undefined;
+  readonly busy: boolean;
+  readonly onSave: () => void;
+  readonly onClear: (() => void) | undefined;
+}
+
+const tool = (on = false) =>
+  `rounded-lg border px-2.5 py-1 disabled:opacity-50 ${on ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`;
+
+/** The tools beside a mask that is painted. */
+export function MaskTools(p: Props) {
+  return (
+    <aside className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4">
+      <Dialog.Title className="font-title text-lg leading-snug font-semibold">{p.title}</Dialog.Title>
+      <div className="flex gap-2">
+        <button type="button" aria-pressed={!p.erasing} className={tool(!p.erasing)} onClick={() => p.onErasing(false)}>
+          Brush
+        </button>
+        <button type="button" aria-pressed={p.erasing} className={tool(p.erasing)} onClick={() => p.onErasing(true)}>
+          Eraser
+        </button>
+        <button type="button" className={tool()} disabled={!p.onUndo} onClick={p.onUndo}>
+          Undo
+        </button>
+      </div>
+      <label className="flex flex-col gap-1 text-sm">
+        Brush, {p.brush} px
+        <input
+          type="range"
+          min={4}
+          max={200}
+          value={p.brush}
+          onChange={(e) => p.onBrush(Number(e.target.value))}
+          className="accent-ink"
+        />
+      </label>
+      <label className="flex flex-col gap-1 text-sm">
+        Soft edge, {Math.round(p.feather * 1000) / 10} % of the picture
+        <input
+          type="range"
+          min={0}
+          max={0.1}
+          step={0.002}
+          value={p.feather}
+          onChange={(e) => p.onFeather(Number(e.target.value))}
+          className="accent-ink"
+        />
+      </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={p.invert}
+          onChange={(e) => p.onInvert(e.target.checked)}
+          className="accent-ink"
+        />
+        everything but what is painted
+      </label>
+      <div role="group" aria-label="Fill" className="flex flex-wrap gap-1.5">
+        {p.figures.map((f, k) => {
+          const name = f.name ?? `figure ${k + 1}`;
+          return (
+            <span key={k} className="contents">
+              <button type="button" className={tool()} onClick={() => p.onFill(f.box)}>
+                {name}
+              </button>
+              {f.face && (
+                <button type="button" className={tool()} onClick={() => p.onFill(f.face!)}>
+                  {name}, the head
+                </button>
+              )}
+            </span>
+          );
+        })}
+        <button type="button" className={tool()} onClick={() => p.onAll(true)}>
+          All of it
+        </button>
+        <button type="button" className={tool()} onClick={() => p.onAll(false)}>
+          Nothing
+        </button>
+      </div>
+      <p aria-live="polite" data-testid="mask-cover" className="figures text-sm text-muted">
+        {Math.round(p.acts * 100)} % of the picture
+      </p>
+      {p.cut && (
+        <p className="border-l-3 border-cinnabar bg-blush px-3 py-2">
+          The mask is too tight for {p.cut}: part of it lies outside. Paint over all of it, or fill it from the list.
+        </p>
+      )}
+      <div className="mt-auto flex flex-col gap-2">
+        <Button look="main" disabled={p.busy || p.acts === 0} onClick={p.onSave}>
+          Use this mask
+        </Button>
+        {p.onClear && <Button onClick={p.onClear}>Take the mask away</Button>}
+        <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
+          Leave it as it was
+        </Dialog.Close>
+      </div>
+    </aside>
+  );
+}
