@@ -1,5 +1,6 @@
 /** npm run bench: ratios against a named floor, both measured in this run. */
 import 'reflect-metadata';
+import { benchDrags } from './drags';
 import { benchEngine } from './engine';
 import { benchIdentity } from './identity';
 import { benchImport, benchSearch } from './library';
@@ -13,6 +14,7 @@ async function main(): Promise<void> {
   await benchImport();
   await benchSearch();
   await benchScroll();
+  await benchDrags();
   await benchTraits();
   await benchIdentity();
 }

@@ -82,3 +82,27 @@ test('the main views are kept as pictures', async () => {
   await keep('bench', '/bench', 'img[data-testid="take-picture"]');
   await keep('series', '/series', 'img[data-testid="shot-picture"]');
 });
+
+test('a test strip, a take and a comparison of the demo are kept as pictures', async () => {
+  const post = async <T>(address: string, body: unknown): Promise<T> =>
+    (await (
+      await fetch(`${studio.url}/api/v1${address}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      })
+    ).json()) as T;
+  const [mix] = await studio.get<{ id: string; influences: { id: string }[] }[]>('/mixes');
+  const strip = await post<{ id: string }>('/strips', {
+    mixId: mix.id,
+    name: 'Chalk dusk: weight',
+    axes: [{ setting: 'weight', influence: mix.influences[0].id, values: [0, 0.3, 0.6, 0.9, 1.2] }],
+  });
+  const other = await post<{ id: string }>('/takes', { mixId: mix.id, quality: 'proof', seed: 4121 });
+  await studio.idle();
+  await keep('strip', `/bench/${mix.id}/strips/${strip.id}`, '[data-testid="cell"][data-status="done"]');
+  const takes = await studio.get<{ id: string; status: string; quality: string }[]>(`/takes?mixId=${mix.id}`);
+  const first = takes.find((t) => t.quality === 'proof' && t.id !== other.id)!;
+  await keep('take', `/takes/${first.id}`, 'section[aria-label="The picture"] img');
+  await keep('compare', `/compare?takes=${first.id},${other.id}`, 'section[aria-label="Compared takes"] img');
+});

@@ -1,10 +1,10 @@
 import { writeFile, rm, mkdtemp } from 'fs/promises';
-import { readFileSync } from 'fs';
 import os from 'os';
 import path from 'path';
-import { By, Key, Origin, type WebElement } from 'selenium-webdriver';
+import { By, Key, Origin } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { Browser } from './browser';
+import { drag, faultsOfAccess, tooWide } from './page';
 import { RunningStudio } from './studio';
 
 /** A painted-looking PNG that nobody here drew: warm strokes on green. */
@@ -25,8 +25,6 @@ async function strangePicture(folder: string): Promise<string> {
     .toFile(file);
   return file;
 }
-
-const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
 let studio: RunningStudio;
 let browser: Browser;
@@ -73,19 +71,6 @@ async function renderAndRead(): Promise<number> {
   return Number(await reading.getAttribute('data-value'));
 }
 
-/** Drags with the pointer in small steps, as a hand does. */
-async function drag(from: WebElement, to: WebElement): Promise<void> {
-  const actions = browser.driver.actions({ async: true });
-  await actions
-    .move({ origin: from })
-    .press()
-    .move({ origin: from, x: 12, y: 12 })
-    .move({ origin: to, x: 0, y: 0, duration: 400 })
-    .move({ origin: Origin.POINTER, x: 4, y: 4 })
-    .release()
-    .perform();
-}
-
 describe('from a strange picture to a series', () => {
   test('a PNG is brought in by the dialog, with its progress, and set to style', async () => {
     await go('/library');
@@ -127,6 +112,7 @@ describe('from a strange picture to a series', () => {
     const address = new URL(await browser.driver.getCurrentUrl());
     await go(`${address.pathname}?drafts=off`);
     await drag(
+      browser,
       await browser.find('aside[aria-label="Tray"] li button'),
       await browser.find('section[aria-label="Course"]'),
     );
@@ -217,21 +203,14 @@ describe.each([
   test('has no faults of accessibility that axe finds', async () => {
     await go(address);
     await browser.find(ready);
-    await browser.driver.executeScript(axe);
-    const found = await browser.driver.executeAsyncScript<{ id: string; nodes: { html: string }[] }[]>(
-      'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"] }).then((r) => done(r.violations.map((v) => ({ id: v.id, nodes: v.nodes.map((n) => ({ html: n.html.slice(0, 160) })) }))))',
-    );
-    expect(found).toEqual([]);
+    expect(await faultsOfAccess(browser)).toEqual([]);
   });
 
   test.each([1024, 1280, 2560])('does not scroll sideways at %i px', async (width) => {
     await browser.resize(width, 800);
     await go(address);
     await browser.find(ready);
-    const [content, frame] = await browser.driver.executeScript<[number, number]>(
-      'return [document.documentElement.scrollWidth, window.innerWidth]',
-    );
-    expect(content).toBeLessThanOrEqual(frame);
+    expect(await tooWide(browser)).toBe(0);
     await browser.resize(1280, 800);
   });
 });

@@ -15,8 +15,14 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['S, C, F, I', 'library: the selection is a style, character, face or image'],
   ['Ctrl + A', 'library: choose everything that is found'],
   ['W, E, L', 'bench, on an influence: the whole course, early, late'],
-  ['O', 'bench, on an influence: off and on'],
+  ['O, S', 'bench, on an influence: off and on; alone, and with the others again'],
+  ['Alt + up, down', 'bench, on an influence: to another place in the course'],
   ['C', 'bench: lay the control over the take while the key is held'],
+  ['K, X, 0 ... 5', 'a take: keeper, rejected, rating'],
+  ['Shift + click', 'bench, strip of takes: choose several to compare'],
+  ['+, -, 0, arrows', 'compared pictures: zoom and move all of them together'],
+  ['arrows', 'test strip: go from cell to cell'],
+  ['space, E, [ ]', 'mask: paint with the arrows while space is held; eraser; smaller and larger brush'],
 ];
 
 const inField = (target: EventTarget | null) =>
@@ -41,7 +47,7 @@ export function ShortcutsDialog() {
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 w-[36rem] -translate-x-1/2 -translate-y-1/2 rounded-2xl bg-card p-6 shadow-2xl"
+          className="fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[44rem] overflow-auto -translate-x-1/2 -translate-y-1/2 rounded-2xl bg-card p-6 shadow-2xl"
         >
           <Dialog.Title className="mb-4 font-title text-2xl">Shortcuts</Dialog.Title>
           <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-2">

@@ -48,7 +48,7 @@ export function CompareView() {
   const changed = other ? differences(other, chosen, lookup.name) : [];
   const name = (k: number) => String.fromCharCode(65 + k);
   return (
-    <div className="grid h-full grid-cols-[minmax(0,1fr)_280px]">
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_304px]">
       <section aria-label="Compared takes" className="flex min-h-0 flex-col bg-booth">
         <div className="min-h-0 flex-1 px-4 pt-4">
           <ComparePictures

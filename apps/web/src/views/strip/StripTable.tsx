@@ -71,7 +71,10 @@ export function StripTable({ strip, lookup, name }: Props) {
   const aspect = take ? take.width / take.height : 1.5;
   if (!take) return <div className="skeleton h-full" />;
   return (
-    <section aria-label={strip.name} className="grid h-full min-h-0 grid-rows-[minmax(0,1fr)_auto_auto]">
+    <section
+      aria-label={strip.name}
+      className="grid h-full min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto_auto]"
+    >
       <div className="flex min-h-0 flex-col bg-booth">
         <div className="min-h-0 flex-1 px-4 pt-3">
           <ComparePictures
@@ -91,7 +94,7 @@ export function StripTable({ strip, lookup, name }: Props) {
             ]}
           />
         </div>
-        <div className="flex items-center gap-3 px-4 py-2 text-white">
+        <div className="flex min-w-0 items-center gap-3 px-4 py-2 text-white">
           <CompareModes mode={mode} onMode={(m: CompareMode) => set('mode', m)} />
           <span className="figures ml-auto min-w-0 truncate text-sm" title={measured(take, lookup)}>
             {measured(take, lookup)}
@@ -149,14 +152,14 @@ export function StripTable({ strip, lookup, name }: Props) {
           )}
         </div>
       </div>
-      <div className="flex items-center gap-2 border-t border-line bg-paper px-4 py-1.5 text-sm">
+      <div className="flex flex-wrap items-center gap-x-2 border-t border-line bg-paper px-4 py-1.5 text-sm">
         <span className="font-semibold first-letter:uppercase">{axes.map((a) => titleOf(a, name)).join(', by ')}</span>
         <label className="ml-auto flex items-center gap-2 text-muted">
           marked as best:
           <select
             value={search.get('best') ?? 'balanced'}
             onChange={(e) => set('best', e.target.value)}
-            className="rounded border border-line bg-card px-1 py-0.5 text-ink"
+            className="max-w-64 rounded border border-line bg-card px-1 py-0.5 text-ink"
           >
             <option value="balanced">where references and words are best together</option>
             <option value="words">where most of the words is kept</option>

@@ -38,7 +38,7 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
               aria-checked={take.rating === n}
               aria-label={`${n} of 5`}
               onClick={() => mark({ rating: take.rating === n ? 0 : n })}
-              className="p-0.5"
+              className="p-1"
             >
               <Star size={16} aria-hidden fill={take.rating >= n ? 'currentColor' : 'none'} />
             </button>

@@ -1,0 +1,308 @@
+import { Key, Origin, type WebElement } from 'selenium-webdriver';
+import { Browser } from './browser';
+import { bringIn, drag, faultsOfAccess, pixelsOf, tooWide } from './page';
+import { RunningStudio } from './studio';
+
+interface Influence {
+  id: string;
+  referenceId: string;
+  weight: number;
+  from: number;
+  to: number;
+  on: boolean;
+  region?: { content: string };
+}
+interface Mix {
+  id: string;
+  influences: Influence[];
+}
+interface Take {
+  id: string;
+  status: string;
+  quality: string;
+  pictureUrl?: string;
+  control?: { pictureUrl?: string };
+  influences: Influence[];
+}
+
+let studio: RunningStudio;
+let browser: Browser;
+let mixId: string;
+beforeAll(async () => {
+  studio = await RunningStudio.start();
+  for (const seed of [1, 2, 3]) await bringIn(studio, seed, `cloth ${seed}`);
+  browser = await Browser.open();
+});
+afterAll(async () => {
+  await browser.close();
+  await studio.remove();
+});
+
+const go = (address: string) => browser.driver.get(studio.url + address);
+const mix = () => studio.get<Mix>(`/mixes/${mixId}`);
+const tray = () => browser.all('aside[aria-label="Tray"] li button');
+const slider = (name: string, n = 0): Promise<WebElement> =>
+  browser.until(`slider ${name}`, async () => (await browser.all(`[role=slider][aria-label$="${name}"]`))[n]);
+const saved = () =>
+  browser.until('everything to be saved', async () =>
+    (await (await browser.find('[aria-label="Readings and settings"]')).getText()).includes('saved'),
+  );
+const takes = () => studio.get<Take[]>(`/takes?mixId=${mixId}`);
+const chord = (...keys: string[]) =>
+  browser.driver
+    .switchTo()
+    .activeElement()
+    .sendKeys(Key.chord(...keys));
+
+async function beginMix(): Promise<void> {
+  await go('/bench?drafts=off');
+  await (await browser.button('New mix').catch(() => browser.button('Begin a mix'))).click();
+  await browser.find('section[aria-label="Course"]');
+  mixId = new URL(await browser.driver.getCurrentUrl()).pathname.split('/')[2];
+  await go(`/bench/${mixId}?drafts=off`);
+  await browser.until('the tray', async () => (await tray()).length >= 3);
+}
+
+describe('a mix of four influences', () => {
+  test('by pointer: dragged in, weighed, given a span, put in another order', async () => {
+    await go('/bench?drafts=off');
+    await (await browser.button('Begin a mix')).click();
+    await browser.find('section[aria-label="Course"]');
+    mixId = new URL(await browser.driver.getCurrentUrl()).pathname.split('/')[2];
+    await go(`/bench/${mixId}?drafts=off`);
+    await browser.until('the tray', async () => (await tray()).length >= 3);
+    for (const k of [0, 1, 2, 0]) {
+      const before = (await browser.all('input[aria-label^="Weight of"]')).length;
+      await drag(browser, (await tray())[k], await browser.find('section[aria-label="Course"]'));
+      await browser.until(
+        'one more lane',
+        async () => (await browser.all('input[aria-label^="Weight of"]')).length > before,
+      );
+    }
+    const move = async (handle: WebElement, x: number, y: number) =>
+      browser.driver
+        .actions({ async: true })
+        .move({ origin: handle })
+        .press()
+        .move({ origin: Origin.POINTER, x, y, duration: 150 })
+        .release()
+        .perform();
+    await move(await slider(': weight', 1), 0, 6);
+    await move(await slider('end of its span', 2), -300, 0);
+    const thumbs = await browser.all('button[aria-label*="choose with others"]');
+    await drag(browser, thumbs[3], thumbs[0]);
+    await saved();
+    const { influences } = await mix();
+    expect(influences).toHaveLength(4);
+    expect(influences[0].referenceId).toBe(influences[1].referenceId);
+    expect(influences[2].weight).toBeLessThan(0.7);
+    expect(influences[3].to).toBeLessThan(0.85);
+  });
+
+  test('by keyboard alone, with the same result', async () => {
+    await beginMix();
+    for (const k of [0, 1, 2, 0]) {
+      const before = (await browser.all('input[aria-label^="Weight of"]')).length;
+      await (await tray())[k].sendKeys(Key.ENTER);
+      await browser.until(
+        'one more lane',
+        async () => (await browser.all('input[aria-label^="Weight of"]')).length > before,
+      );
+    }
+    await (await slider(': weight', 1)).sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN, Key.ARROW_DOWN);
+    const end = await slider('end of its span', 2);
+    await end.sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT);
+    for (let n = 3; n > 0; n--) await (await slider(': weight', n)).sendKeys(Key.chord(Key.ALT, Key.ARROW_UP));
+    await (await slider(': weight', 0)).sendKeys('o');
+    await saved();
+    const { influences } = await mix();
+    expect(influences.map((i) => i.on)).toEqual([false, true, true, true]);
+    expect(influences[0].referenceId).toBe(influences[1].referenceId);
+    expect(influences[2].weight).toBeCloseTo(0.65);
+    expect(influences[3].to).toBeCloseTo(0.7);
+  });
+
+  test('ten steps are undone and done again, and a reload keeps everything', async () => {
+    const before = (await mix()).influences;
+    const weight = await slider(': weight', 1);
+    for (let k = 0; k < 10; k++) await weight.sendKeys(Key.ARROW_UP);
+    await saved();
+    const after = (await mix()).influences;
+    expect(after[1].weight).toBeCloseTo(before[1].weight + 0.5);
+    for (let k = 0; k < 10; k++) await chord(Key.CONTROL, 'z');
+    await saved();
+    await browser.until('ten steps back', async () => (await mix()).influences[1].weight === before[1].weight);
+    for (let k = 0; k < 10; k++) await chord(Key.CONTROL, Key.SHIFT, 'z');
+    await browser.until('ten steps on', async () => (await mix()).influences[1].weight === after[1].weight);
+    await browser.driver.navigate().refresh();
+    expect(await (await slider(': weight', 1)).getAttribute('aria-valuenow')).toBe(String(after[1].weight));
+  });
+
+  test('chosen lanes are scaled together', async () => {
+    const thumbs = await browser.all('button[aria-label*="choose with others"]');
+    await thumbs[1].click();
+    await thumbs[2].click();
+    const before = (await mix()).influences.map((i) => i.weight);
+    await (await slider(': weight', 1)).sendKeys(Key.ARROW_DOWN, Key.ARROW_DOWN);
+    await saved();
+    await browser.until('both weights', async () => (await mix()).influences[1].weight < before[1]);
+    const now = (await mix()).influences.map((i) => i.weight);
+    expect(now[2] / before[2]).toBeCloseTo(now[1] / before[1], 2);
+    expect(now[3]).toBe(before[3]);
+    await thumbs[1].click();
+    await thumbs[2].click();
+  });
+});
+
+describe('test strips', () => {
+  const cells = (status: string) => browser.all(`[data-testid="cell"][data-status="${status}"]`);
+
+  test('five weights are rendered; one of them is adopted and taken back', async () => {
+    await (await browser.find('button[aria-label^="The words"]')).click();
+    await (await browser.find('input[aria-label="The words"]')).sendKeys('Tove on the quay at noon', Key.ENTER);
+    await saved();
+    await go(`/bench/${mixId}/strips`);
+    await (await browser.button('Render the strip')).click();
+    await browser.until('five cells', async () => (await cells('done')).length === 5, 120);
+    const control = await browser.find('img[alt="Control"]');
+    expect(await control.isDisplayed()).toBe(true);
+    await (await browser.all('[data-testid="cell"]'))[3].click();
+    await (await browser.button('Adopt')).click();
+    await browser.find('section[aria-label="Course"]');
+    expect((await mix()).influences[0]).toMatchObject({ weight: 0.9, on: true });
+    await (await browser.button('Undo')).click();
+  });
+
+  test('leave one out: the whole mix and a cell without each of its influences', async () => {
+    await go(`/bench/${mixId}/strips`);
+    await (await browser.button('Leave one out')).click();
+    await browser.until('the strip', async () =>
+      (await (await browser.find('section[aria-label="leave one out"]')).getText()).includes('the whole mix'),
+    );
+    const acting = (await mix()).influences.filter((i) => i.on && i.weight > 0).length;
+    await browser.until('its cells', async () => (await cells('done')).length === acting + 1, 120);
+    await browser.driver.navigate().refresh();
+    await browser.until('its cells after a reload', async () => (await cells('done')).length === acting + 1);
+  });
+
+  test('axe finds nothing, and nothing scrolls sideways', async () => {
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await browser.resize(1024, 800);
+    expect(await tooWide(browser)).toBe(0);
+    await browser.resize(1280, 800);
+  });
+});
+
+describe('find the weights', () => {
+  test('a search ends with an answer, and its weights are adopted', async () => {
+    await go(`/bench/${mixId}?drafts=off`);
+    await (await browser.button('Find weights')).click();
+    await (await browser.button('Search')).click();
+    const state = await browser.until(
+      'an answer',
+      async () => {
+        const found = await (await browser.find('[data-testid="solve-state"]')).getAttribute('data-status');
+        return found !== 'running' && found;
+      },
+      180,
+    );
+    expect(['met', 'cannot']).toContain(state);
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    const [solve] = await studio.get<{ best: number; path: { weights: { influence: string; weight: number }[] }[] }[]>(
+      `/solves?mixId=${mixId}`,
+    );
+    await (await browser.button('Adopt')).click();
+    await saved();
+    const wanted = solve.path[solve.best].weights[0];
+    await browser.until(
+      'the weights',
+      async () => (await mix()).influences.find((i) => i.id === wanted.influence)?.weight === wanted.weight,
+    );
+  });
+});
+
+describe('regions and takes', () => {
+  test('a look is bound to a painted mask: outside of it the take is its control, byte for byte', async () => {
+    await beginMix();
+    await (await tray())[0].sendKeys(Key.ENTER);
+    await (await browser.find('button[aria-label^="The words"]')).click();
+    await (await browser.find('input[aria-label="The words"]')).sendKeys('a mill at noon', Key.ENTER);
+    await (await browser.find('button[aria-label$="change"]')).click();
+    await (await browser.button('in a painted region')).click();
+    const canvas = await browser.find('[data-testid="mask-canvas"]');
+    await browser.driver
+      .actions({ async: true })
+      .move({ origin: canvas, x: -150, y: -60 })
+      .press()
+      .move({ origin: canvas, x: -40, y: 50, duration: 200 })
+      .move({ origin: canvas, x: -150, y: 60, duration: 200 })
+      .release()
+      .perform();
+    expect(await (await browser.find('[data-testid="mask-cover"]')).getText()).toMatch(/^[1-9]\d? %/);
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await (await browser.button('Use this mask')).click();
+    await browser.until('the region', async () => !!(await mix()).influences[0].region);
+    await (await browser.button('Render a proof')).click();
+    const take = await browser.until('the proof', async () => (await takes()).find((t) => t.status === 'done'), 120);
+    const [seen, control, mask] = await Promise.all(
+      [take!.pictureUrl!, take!.control!.pictureUrl!, `/api/v1/blobs/${take!.influences[0].region!.content}`].map((a) =>
+        pixelsOf(studio, a),
+      ),
+    );
+    let outside = 0;
+    let inside = 0;
+    for (let y = 0; y < seen.height; y++)
+      for (let x = 0; x < seen.width; x++) {
+        const m = Math.floor((y * mask.height) / seen.height) * mask.width + Math.floor((x * mask.width) / seen.width);
+        // a pixel beside the edge of the mask belongs to neither
+        const around = [-2, 2]
+          .flatMap((d) => [m + d, m + d * mask.width])
+          .map((i) => mask.data[i * mask.channels] ?? 0);
+        const off = [0, 1, 2].reduce((s, c) => {
+          const i = (y * seen.width + x) * seen.channels + c;
+          return s + Math.abs(seen.data[i] - control.data[i]);
+        }, 0);
+        if (around.every((v) => v === 0) && mask.data[m * mask.channels] === 0) outside += off;
+        else inside += off;
+      }
+    expect(outside).toBe(0);
+    expect(inside).toBeGreaterThan(10_000);
+  });
+
+  test('a take is opened, marked, varied, and compared with another', async () => {
+    const asked = await fetch(`${studio.url}/api/v1/takes`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ mixId, quality: 'draft' }),
+    });
+    const take = (await asked.json()) as Take;
+    await browser.until('the draft', async () => (await studio.get<Take>(`/takes/${take.id}`)).status === 'done', 60);
+    await go(`/takes/${take.id}`);
+    await (await browser.button('Keeper')).click();
+    await browser.until('the mark', async () => (await studio.get<{ keeper: boolean }>(`/takes/${take.id}`)).keeper);
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await (await browser.button('Four more like it')).click();
+    await browser.until('four more', async () => (await takes()).filter((t) => t.status === 'done').length >= 6, 120);
+    const [a, b] = await takes();
+    await go(`/compare?takes=${a.id},${b.id}`);
+    for (const mode of ['wipe', 'flicker', 'difference', 'beside']) {
+      await (await browser.button(mode)).click();
+      expect((await browser.all('section[aria-label="Compared takes"] img')).length).toBe(2);
+    }
+    expect(await (await browser.find('aside[aria-label="Differences"]')).getText()).toContain('seed');
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    expect(await tooWide(browser)).toBe(0);
+  });
+
+  test('in force and versions tell what acts', async () => {
+    await go(`/bench/${mixId}?drafts=off`);
+    await (await browser.button('In force')).click();
+    expect(await (await browser.find('[data-testid="in-force"]')).getText()).toMatch(/768 × 512 px/);
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await chord(Key.ESCAPE);
+    await (await browser.button('Versions')).click();
+    await browser.until('a version', async () =>
+      (await (await browser.find('[role=dialog]')).getText()).includes('Version 1'),
+    );
+  });
+});
