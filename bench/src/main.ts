@@ -6,6 +6,7 @@ import { benchIdentity } from './identity';
 import { benchImport, benchSearch } from './library';
 import { benchScroll } from './scroll';
 import { benchServer } from './server';
+import { benchSolve } from './solve';
 import { benchTraits } from './traits';
 
 async function main(): Promise<void> {
@@ -17,5 +18,6 @@ async function main(): Promise<void> {
   await benchDrags();
   await benchTraits();
   await benchIdentity();
+  await benchSolve();
 }
 void main();
