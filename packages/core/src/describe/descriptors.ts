@@ -14,7 +14,7 @@ export interface Descriptors {
 /** The measured channels and their distance functions. */
 export type MeasuredChannel = 'colour' | 'surface' | 'layout';
 
-/** Measures a picture; about 60 ms for a picture of 512 px. */
+/** Measures a picture; most of the time goes into its surface. */
 export const describe = (picture: Picture): Descriptors => ({
   palette: describePalette(picture),
   surface: describeSurface(picture),
