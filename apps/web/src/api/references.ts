@@ -53,6 +53,10 @@ function loadReference(id: string): Promise<Reference | null> {
   });
 }
 
+/** One function for all renders: what is combined stays the same object as long as no reference changes. */
+const byId = (results: readonly { readonly data?: Reference | null }[]): ReadonlyMap<string, Reference> =>
+  new Map(results.flatMap(({ data }) => (data ? [[data.id, data] as const] : [])));
+
 /** The references with these ids, as far as they have come; those that are gone are left out. */
 export function useReferencesById(ids: readonly string[]): ReadonlyMap<string, Reference> {
   return useQueries({
@@ -61,7 +65,7 @@ export function useReferencesById(ids: readonly string[]): ReadonlyMap<string, R
       queryFn: () => loadReference(id),
       staleTime: 120_000,
     })),
-    combine: (results) => new Map(results.flatMap(({ data }) => (data ? [[data.id, data] as const] : []))),
+    combine: byId,
   });
 }
 

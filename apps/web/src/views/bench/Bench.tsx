@@ -1,7 +1,7 @@
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { Gives, MixWarning } from '@urbild/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
 import { keys } from '../../api/keys';
@@ -58,16 +58,22 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const lookup = useSources(mix.influences);
   const takes = useMemo(() => (all ?? []).filter((t) => t.quality !== 'draft'), [all]);
   const asked = search.get('take');
-  const show = (take: Take) => {
-    setFollowed(undefined);
-    setSearch((before) => new URLSearchParams([...[...before].filter(([k]) => k !== 'take'), ['take', take.id]]), {
-      replace: true,
-    });
-  };
+  const show = useCallback(
+    (take: Take) => {
+      setFollowed(undefined);
+      setSearch((before) => new URLSearchParams([...[...before].filter(([k]) => k !== 'take'), ['take', take.id]]), {
+        replace: true,
+      });
+    },
+    [setSearch],
+  );
   const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0];
   const warnings = useMemo(() => warningsFor(mix, lookup, gives, shown), [mix, lookup, gives, shown]);
-  const add = (influence: MixInfluence) =>
-    change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] }));
+  const add = useCallback(
+    (influence: MixInfluence) =>
+      change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] })),
+    [change],
+  );
   const mend = (w: MixWarning) =>
     change((m) => ({
       ...m,
@@ -81,10 +87,22 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     for (let k = 0; k < count; k++)
       askFor.mutate({ quality: 'proof', ...(k ? { seed: (mix.settings.seed + k) % 0x100000000 } : {}) });
   };
-  const act = (request: Promise<unknown>) =>
-    void request
-      .then(() => client.invalidateQueries({ queryKey: keys.takes(stored.id) }))
-      .catch((e: Error) => tell(e.message, { grave: true }));
+  const cancel = useCallback(
+    (take: Take) =>
+      void ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: take.id } } }))
+        .then(() => client.invalidateQueries({ queryKey: keys.takes(stored.id) }))
+        .catch((e: Error) => tell(e.message, { grave: true })),
+    [client, tell, stored.id],
+  );
+  const current = !!shown && showsMix(shown, mix);
+  // while a weight is dragged neither of them changes: only the course is drawn anew
+  const tray = useMemo(() => <Tray gives={gives} onAdd={add} />, [gives, add]);
+  const table = useMemo(
+    () => (
+      <LightTable take={shown} takes={takes} current={current} loading={isPending} onShow={show} onCancel={cancel} />
+    ),
+    [shown, takes, current, isPending, show, cancel],
+  );
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (!(e.ctrlKey || e.metaKey)) return;
@@ -114,15 +132,8 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       onDragCancel={() => setDragged(undefined)}
     >
       <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
-        <Tray gives={gives} onAdd={add} />
-        <LightTable
-          take={shown}
-          takes={takes}
-          current={!!shown && showsMix(shown, mix)}
-          loading={isPending}
-          onShow={show}
-          onCancel={(t) => act(ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: t.id } } })))}
-        />
+        {tray}
+        {table}
         <aside aria-label="Readings and settings" className="flex min-h-0 flex-col border-l border-line bg-paper">
           <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto p-3.5">
             <MixName

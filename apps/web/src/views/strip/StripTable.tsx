@@ -19,7 +19,6 @@ interface Props {
   readonly strip: Strip;
   readonly lookup: Lookup;
   readonly name: (id: string) => string;
-  readonly making: boolean;
 }
 
 /** A strip: the chosen cell large against its control, the cells with their values, the curves beneath. */

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useMixes } from '../../api/queries';
 import { useNewStrip, useStrips, type Strip } from '../../api/trials';
@@ -15,11 +14,9 @@ export function StripView() {
   const go = useNavigate();
   const { data: mixes } = useMixes();
   const { data: strips, isPending } = useStrips(mixId);
-  const [making, setMaking] = useState(false);
   const make = useNewStrip(mixId);
   const mix = mixes?.find((m) => m.id === mixId);
-  const strip = strips?.find((s) => s.id === stripId) ?? (stripId ? undefined : strips?.[0]);
-  const shown = strip ?? strips?.[0];
+  const shown = strips?.find((s) => s.id === stripId) ?? strips?.[0];
   const lookup = useSources([...(mix?.influences ?? []), ...(shown?.state.influences ?? [])]);
   const name = useNames([...(mix?.influences ?? []), ...(shown?.state.influences ?? [])], shown?.axes ?? [], lookup);
   if (!mix || isPending) return <div className="skeleton h-full" aria-label="The strips are being opened" />;
@@ -41,7 +38,6 @@ export function StripView() {
           },
           {
             onSuccess: (made) => {
-              setMaking(false);
               void go(`/bench/${mixId}/strips/${made.id}`);
             },
           },
@@ -65,7 +61,7 @@ export function StripView() {
         {!!strips?.length && <StripList strips={strips} shown={shown?.id} mixId={mixId} />}
       </aside>
       {shown ? (
-        <StripTable key={shown.id} strip={shown} lookup={lookup} name={name} making={making} />
+        <StripTable key={shown.id} strip={shown} lookup={lookup} name={name} />
       ) : (
         <div className="h-full bg-booth">
           <EmptyState dark title="No strip of this mix yet">
