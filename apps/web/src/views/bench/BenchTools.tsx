@@ -16,7 +16,7 @@ export function BenchTools({
   onOpen: (dialog: BenchDialog) => void;
 }) {
   return (
-    <nav aria-label="Instruments" className="ml-auto flex items-center gap-1">
+    <nav aria-label="Instruments" className="flex items-center gap-1 border-l border-line pl-2">
       <Link to={`/bench/${mixId}/strips`} className={tool}>
         Test strips
       </Link>

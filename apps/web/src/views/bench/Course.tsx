@@ -69,10 +69,10 @@ export function Course({ mix, lookup, gives, change, onRegion, tools }: Props) {
             </button>
           ))}
         </fieldset>
-        <span className="hidden text-sm text-muted 2xl:inline">
+        {tools}
+        <span className="ml-auto hidden text-sm text-muted 2xl:inline">
           layout and colours are decided early, the surface late
         </span>
-        {tools}
       </div>
       <div className="col-span-2 grid min-h-0 grid-cols-[248px_minmax(0,1fr)] overflow-y-auto">
         <div className="border-r border-line">
