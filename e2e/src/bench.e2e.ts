@@ -287,7 +287,9 @@ describe('regions and takes', () => {
     await go(`/compare?takes=${a.id},${b.id}`);
     for (const mode of ['wipe', 'flicker', 'difference', 'beside']) {
       await (await browser.button(mode)).click();
-      expect((await browser.all('section[aria-label="Compared takes"] img')).length).toBe(2);
+      const pictures = await browser.all('section[aria-label="Compared takes"] img');
+      expect(pictures).toHaveLength(2);
+      expect((await pictures[0].getRect()).width).toBeGreaterThan(400);
     }
     expect(await (await browser.find('aside[aria-label="Differences"]')).getText()).toContain('seed');
     expect(await faultsOfAccess(browser)).toEqual([]);

@@ -85,7 +85,7 @@ interface FrameProps extends Pick<ReturnType<typeof useZoom>, 'zoom' | 'handlers
 
 function Frame({ aspect, label, handlers, zoom, children }: FrameProps) {
   return (
-    <figure className="grid min-h-0 min-w-0 place-content-center" style={{ containerType: 'size' }}>
+    <figure className="grid h-full min-h-0 w-full min-w-0 place-content-center" style={{ containerType: 'size' }}>
       <div
         role="group"
         tabIndex={0}

@@ -158,7 +158,7 @@ export function StripTable({ strip, lookup, name }: Props) {
           <select
             value={search.get('best') ?? 'balanced'}
             onChange={(e) => set('best', e.target.value)}
-            className="max-w-64 rounded border border-line bg-card px-1 py-0.5 text-ink"
+            className="max-w-80 rounded border border-line bg-card px-1 py-0.5 text-ink"
           >
             <option value="balanced">where references and words are best together</option>
             <option value="words">where most of the words is kept</option>

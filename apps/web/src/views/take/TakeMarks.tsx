@@ -9,7 +9,7 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
   const mark = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ take, change: fields });
   useMarkKeys(take);
   if (take.status !== 'done') return null;
-  const button = 'rounded-lg border px-2.5 py-1';
+  const button = 'rounded-lg border px-2 py-1';
   return (
     <section aria-label="Marks" className="flex flex-col gap-2">
       <div className="flex items-center gap-1.5">
