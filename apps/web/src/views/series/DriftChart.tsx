@@ -1,10 +1,8 @@
-import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { Mix, Series } from '../../api/client';
+import { arrivalCurve, ARRIVAL_OPTIONS } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
 import { percent, type Lookup } from '../bench/influences';
-
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 
 /** Arrival of every influence over the shots, each point above its shot. */
 export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix | undefined; lookup: Lookup }) {
@@ -38,35 +36,16 @@ export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix |
             .join('; ')}
           data={{
             labels: series.shots.map((s) => s.title),
-            datasets: influences.map((i, k) => ({
-              label: lookup.name(i),
-              data: takes.map((t) => arrival(t, i.id)),
-              borderColor: HUES[lookup.hue(i)],
-              backgroundColor: HUES[lookup.hue(i)],
-              borderDash: k % 2 ? [6, 4] : [],
-              borderWidth: 2,
-              pointRadius: 4,
-              spanGaps: true,
-            })),
+            datasets: influences.map((i, k) =>
+              arrivalCurve(
+                lookup.name(i),
+                takes.map((t) => arrival(t, i.id)),
+                HUES[lookup.hue(i)],
+                k % 2 ? [6, 4] : [],
+              ),
+            ),
           }}
-          options={{
-            animation: false,
-            maintainAspectRatio: false,
-            layout: { padding: 0, autoPadding: false },
-            scales: {
-              // bands of equal width, points in their middle: just where the shots stand below
-              x: { offset: true, display: false },
-              y: {
-                min: 0,
-                max: 1,
-                afterFit: (scale) => (scale.width = 0),
-                ticks: { display: false, stepSize: 0.5 },
-                border: { display: false },
-                grid: { color: '#d9d2c4', drawTicks: false },
-              },
-            },
-            plugins: { tooltip: { callbacks: { label: (c) => `${c.dataset.label}: ${percent(c.parsed.y ?? 0)}` } } },
-          }}
+          options={ARRIVAL_OPTIONS}
         />
       </div>
     </figure>

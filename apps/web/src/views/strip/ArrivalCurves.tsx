@@ -1,11 +1,9 @@
-import { CategoryScale, Chart, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { MixInfluence, Take } from '../../api/client';
+import { arrivalCurve, ARRIVAL_OPTIONS } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
 import { percent, type Lookup } from '../bench/influences';
 import { curveOf } from './cells';
-
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 
 interface Props {
   readonly cells: readonly Take[];
@@ -40,34 +38,9 @@ export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
           aria-label={said || 'Nothing is measured yet'}
           data={{
             labels: [...labels],
-            datasets: curves.map((c) => ({
-              label: c.name,
-              data: c.data,
-              borderColor: c.hue,
-              backgroundColor: c.hue,
-              borderDash: c.dash,
-              borderWidth: 2,
-              pointRadius: 4,
-              spanGaps: true,
-            })),
+            datasets: curves.map((c) => arrivalCurve(c.name, c.data, c.hue, c.dash)),
           }}
-          options={{
-            animation: false,
-            maintainAspectRatio: false,
-            layout: { padding: 0, autoPadding: false },
-            scales: {
-              x: { offset: true, display: false },
-              y: {
-                min: 0,
-                max: 1,
-                afterFit: (scale) => (scale.width = 0),
-                ticks: { display: false, stepSize: 0.5 },
-                border: { display: false },
-                grid: { color: '#d9d2c4', drawTicks: false },
-              },
-            },
-            plugins: { tooltip: { callbacks: { label: (c) => `${c.dataset.label}: ${percent(c.parsed.y ?? 0)}` } } },
-          }}
+          options={ARRIVAL_OPTIONS}
         />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm">

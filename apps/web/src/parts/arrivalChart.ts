@@ -1,0 +1,52 @@
+import {
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartDataset,
+  type ChartOptions,
+} from 'chart.js';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
+
+/** A curve of arrivals, 0..1; null where nothing is measured. */
+export function arrivalCurve(
+  label: string,
+  data: readonly (number | null)[],
+  colour: string,
+  dash: readonly number[],
+): ChartDataset<'line', (number | null)[]> {
+  return {
+    label,
+    data: [...data],
+    borderColor: colour,
+    backgroundColor: colour,
+    borderDash: [...dash],
+    borderWidth: 2,
+    pointRadius: 4,
+    spanGaps: true,
+  };
+}
+
+/** Bands of equal width without any margin, points in their middle: just where the pictures stand that they measure. */
+export const ARRIVAL_OPTIONS: ChartOptions<'line'> = {
+  animation: false,
+  maintainAspectRatio: false,
+  layout: { padding: 0, autoPadding: false },
+  scales: {
+    x: { offset: true, display: false },
+    y: {
+      min: 0,
+      max: 1,
+      afterFit: (scale) => (scale.width = 0),
+      ticks: { display: false, stepSize: 0.5 },
+      border: { display: false },
+      grid: { color: '#d9d2c4', drawTicks: false },
+    },
+  },
+  plugins: {
+    tooltip: { callbacks: { label: (c) => `${c.dataset.label}: ${Math.round((c.parsed.y ?? 0) * 100)} %` } },
+  },
+};
