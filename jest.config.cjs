@@ -27,7 +27,8 @@ const project = (name, folder) => ({
   modulePathIgnorePatterns: ['/dist/'],
 });
 module.exports = {
-  testTimeout: 30000,
+  // a guard against tests that hang, not a measure of speed: machines that check differ by a factor of four
+  testTimeout: 180000,
   projects: [
     project('core', 'packages/core/src'),
     project('engine', 'packages/engine/src'),

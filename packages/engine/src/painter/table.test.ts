@@ -5,8 +5,8 @@ import { REGION } from './stage/region';
 
 const paint = (place: string, time: string, weather: string, season = 'summer') =>
   paintStage({ ...understand('Ilse'), place, time, weather, season } as Parameters<typeof paintStage>[0], {
-    width: 160,
-    height: 112,
+    width: 96,
+    height: 68,
     seed: 3,
   });
 
