@@ -51,8 +51,12 @@ export function fuseTraits(sheets: readonly TraitSheet[], corrected: TraitSheet 
   return out;
 }
 
-/** How much each trait counts when two sheets are compared. */
+/**
+ * How much each trait counts when two sheets are compared: by how reliably it is read. The numbers of a drawn face are hardly
+ * better than guesses (bench/src/traits.ts), so they decide only where everything else agrees.
+ */
 const WEIGHT: Readonly<Partial<Record<TraitName, number>>> = {
+  ...Object.fromEntries(NUMBER_TRAITS.map((name) => [name, 0.08])),
   hair: 1.6,
   skin: 1.6,
   upper: 0.9,

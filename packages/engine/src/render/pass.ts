@@ -1,4 +1,4 @@
-import { understand, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
+import { nameOf, understand, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
 import {
   directPainter,
   shapeRemarks,
@@ -44,8 +44,9 @@ export function renderPass(
 ): Pass {
   const plan = planSynthesis(request.influences, request.balance);
   const read = understand(request.prompt, request.avoid, request.names);
-  const brief: SceneBrief = request.medium ? { ...read, medium: request.medium } : read;
   const { width, height, seed, spread } = request;
+  const cast = anybody(read, spread > 0 ? seed : 0);
+  const brief: SceneBrief = request.medium ? { ...cast, medium: request.medium } : cast;
   const direction = directPainter(request, brief, plan, loaded);
   checkpoint();
   const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
@@ -103,6 +104,16 @@ export function renderPass(
   });
   return { ...done, picture: held ? towards(start, picture, () => strengthOf(change)) : picture };
 }
+
+/** The brief with another person for every seed where the words name nobody: "a woman" is any woman. */
+const anybody = (brief: SceneBrief, seed: number): SceneBrief => ({
+  ...brief,
+  entities: brief.entities.map((e) =>
+    e.kind === 'person' && nameOf(e) === undefined && e.variant === undefined && seed
+      ? { ...e, variant: 1 + (seed % 4093) }
+      : e,
+  ),
+});
 
 /** True for influences that act on the painted stage: by palette, surface or the picture itself. */
 const liesOver = (plan: SynthesisPlan, k: number): boolean =>

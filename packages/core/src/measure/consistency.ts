@@ -1,0 +1,146 @@
+import { channelsOf } from '../influence/formula';
+import { median } from '../maths/scalar';
+import { fuseTraits, traitDistance } from '../traits/fuse';
+import type { TrialInfluence } from '../trial/state';
+import { causeOf, type CauseContext, type FoundCause } from './causes';
+import { allBut, bandOf, deviations, farAbove, type Band } from './robust';
+import type { Aspect, JudgedInfluence, ShotFacts } from './shotFacts';
+import { distanceIn, pairsOf, timesCloser, type Comparison, type Compared } from './spread';
+
+/** A shot that falls out of its series. */
+export interface FallsOut extends FoundCause {
+  /** Index of the shot. */
+  readonly shot: number;
+  readonly aspect: Aspect;
+  /** The influence that does not hold. */
+  readonly influence: string;
+  /** Arrival of that influence in this shot, and where the others lie; absent where it cannot be told. */
+  readonly arrival?: number;
+  readonly others?: Band;
+  /** How far off, in robust deviations of the others; infinite where nothing can be told of this shot alone. */
+  readonly far: number;
+}
+
+/** How much closer together takes are than their controls. */
+export interface Closer {
+  /** By the influence that gives the identity. */
+  readonly identity: Readonly<Record<string, number>>;
+  /** Geometric mean over colour and surface. */
+  readonly look?: number;
+  readonly surface?: number;
+  readonly colour?: number;
+}
+
+/** The least deviations that mean anything: of trait distances, surface and palette distances, arrivals. */
+const FLOOR = { identity: 0.045, surface: 0.07, colour: 0.5, arrival: 0.09 } as const;
+/** And how much farther than usual a shot has to be in any case. */
+const LEAST = { identity: 0.12, surface: 0.25, colour: 1.8, arrival: 0.3 } as const;
+
+/** True for influences that say who is seen. */
+export const givesIdentity = ({ gives, weight }: JudgedInfluence): boolean =>
+  weight > 0 && gives !== 'everything' && channelsOf(gives).includes('identity');
+
+/** True for influences that say how it is drawn. */
+export const givesLook = ({ gives, weight }: JudgedInfluence): boolean =>
+  weight > 0 && gives !== 'everything' && channelsOf(gives).includes('surface');
+
+/** A shot as it is compared for one influence. */
+export const comparedFor = ({ picture, subjects }: ShotFacts, influence?: string): Compared => ({
+  ...picture,
+  traits: (influence !== undefined && subjects[influence]?.traits) || {},
+});
+
+/** How much closer together the takes of a series are than their controls, given pairwise. */
+export function closerOf(
+  takes: readonly ShotFacts[],
+  controls: readonly ShotFacts[],
+  influences: readonly JudgedInfluence[],
+): Closer {
+  const times = (by: Comparison, influence?: string) =>
+    timesCloser(
+      takes.map((t) => comparedFor(t, influence)),
+      controls.map((c) => comparedFor(c, influence)),
+      by,
+    );
+  const identity: Record<string, number> = {};
+  for (const i of influences.filter(givesIdentity)) {
+    const value = times('identity', i.id);
+    if (value !== undefined) identity[i.id] = value;
+  }
+  if (!influences.some(givesLook)) return { identity };
+  const [surface, colour] = [times('surface'), times('colour')];
+  const look = surface !== undefined && colour !== undefined ? Math.sqrt(surface * colour) : undefined;
+  return { identity, surface, colour, look };
+}
+
+/**
+ * The shots that fall out of a series, the farthest first; at most one finding a shot. Who is seen is compared with what all other
+ * shots show of them together, the look by the median distance to the other shots, everything else by arrival: a shot falls
+ * out when it lies more than 3.5 robust deviations on the wrong side.
+ */
+export function fallingOut<I extends TrialInfluence>(
+  shots: readonly ShotFacts<I>[],
+  influences: readonly JudgedInfluence[],
+  context: CauseContext,
+): FallsOut[] {
+  const found: (Omit<FallsOut, keyof FoundCause> & { readonly of: JudgedInfluence })[] = [];
+  for (const of of influences.filter((i) => i.weight > 0)) {
+    const aspect: Aspect = givesIdentity(of) ? 'identity' : givesLook(of) ? 'look' : 'arrival';
+    const off =
+      aspect === 'identity' ? identityOff(shots, of.id) : aspect === 'look' ? lookOff(shots) : arrivalOff(shots, of.id);
+    off.forEach((far, shot) => {
+      if (far <= 0) return;
+      const arrival = shots[shot].arrivals[of.id];
+      const others = bandOf(allBut(shots, shot).flatMap((s) => s.arrivals[of.id] ?? []));
+      found.push({ shot, aspect, influence: of.id, arrival, others, far, of });
+    });
+  }
+  found.sort((a, b) => b.far - a.far || a.shot - b.shot);
+  const first = found.filter((f, k) => found.findIndex((g) => g.shot === f.shot) === k);
+  return first.map(({ of, ...f }) => ({ ...f, ...causeOf(shots, f.shot, f.aspect, of, context) }));
+}
+
+/** How far each value is above the others; 0 for all that do not fall out. */
+function offAbove(values: readonly (number | undefined)[], floor: number, least: number): number[] {
+  return values.map((v, k) => {
+    if (v === undefined) return 0;
+    const others = allBut(values, k).filter((o): o is number => o !== undefined);
+    const enough = v - median(others) >= least;
+    return enough && farAbove(v, others, floor) ? deviations(v, others, floor) : 0;
+  });
+}
+
+/** By the distance of what a shot shows of somebody to what all others show; infinite where only this one shows nothing. */
+function identityOff(shots: readonly ShotFacts[], influence: string): number[] {
+  const sheets = shots.map((s) => s.subjects[influence]?.traits ?? {});
+  const legible = sheets.map((s) => Object.keys(s).length > 0);
+  const known = legible.filter(Boolean).length;
+  const off = sheets.map((s, k) => (legible[k] ? traitDistance(s, fuseTraits(allBut(sheets, k))) : undefined));
+  const far = offAbove(off, FLOOR.identity, LEAST.identity);
+  return far.map((f, k) => (!legible[k] && known >= 0.6 * (shots.length - 1) && known >= 3 ? Infinity : f));
+}
+
+/** By the median distance of a shot to the others, on surface or on colour, whichever is farther off. */
+function lookOff(shots: readonly ShotFacts[]): number[] {
+  const pictures = shots.map((s) => comparedFor(s));
+  const [surface, colour] = (['surface', 'colour'] as const).map((by) => {
+    const pairs = pairsOf(pictures, by);
+    const typical = shots.map((_, i) =>
+      median(
+        allBut(
+          shots.map((__, j) => (i === j ? 0 : distanceIn(pairs, i, j)!)),
+          i,
+        ),
+      ),
+    );
+    return offAbove(typical, FLOOR[by], LEAST[by]);
+  });
+  return surface.map((v, k) => Math.max(v, colour[k]));
+}
+
+const arrivalOff = (shots: readonly ShotFacts[], influence: string): number[] =>
+  offAbove(
+    shots.map((s) => (s.arrivals[influence] === undefined ? undefined : -s.arrivals[influence])),
+    FLOOR.arrival,
+    LEAST.arrival,
+  );
