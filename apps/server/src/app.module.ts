@@ -35,7 +35,14 @@ import { EventsController } from './platform/events/events.controller';
 import { EventsService } from './platform/events/events.service';
 import { JobsService } from './platform/jobs/jobs.service';
 import { WorkersService } from './platform/workers/workers.service';
+import { ConsistencyService } from './series/consistency.service';
 import { SeriesController } from './series/series.controller';
+import { SeriesExportService } from './series/seriesExport.service';
+import { SeriesPlanService } from './series/seriesPlan.service';
+import { SeriesRunService } from './series/seriesRun.service';
+import { ShotsController } from './series/shots.controller';
+import { ShotsService } from './series/shots.service';
+import { TrialTakesService } from './series/trialTakes.service';
 import { SeriesService } from './series/series.service';
 import { DemoService } from './studio/demo.service';
 import { StudioController } from './studio/studio.controller';
@@ -47,6 +54,7 @@ import { TakeQueue } from './takes/takeQueue.service';
 import { TakesService } from './takes/takes.service';
 import { SolvesService } from './trials/solves.service';
 import { StripsService } from './trials/strips.service';
+import { TrialShotsService } from './trials/trialShots.service';
 import { TrialsController } from './trials/trials.controller';
 
 const EVERYWHERE = [{ path: '{*path}', method: RequestMethod.ALL }];
@@ -95,6 +103,7 @@ export class AppModule {
         MasksController,
         MixesController,
         SeriesController,
+        ShotsController,
         ShelfController,
         StudioController,
         TakesController,
@@ -117,7 +126,14 @@ export class AppModule {
         MixesService,
         MixVersionsService,
         PreparationService,
+        ConsistencyService,
+        SeriesExportService,
+        SeriesPlanService,
+        SeriesRunService,
         SeriesService,
+        ShotsService,
+        TrialShotsService,
+        TrialTakesService,
         SolvesService,
         SourcesService,
         SplitService,

@@ -528,6 +528,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/series/from-mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_fromMix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/series/{id}": {
         parameters: {
             query?: never;
@@ -538,13 +554,13 @@ export interface paths {
         get: operations["SeriesController_get"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["SeriesController_remove"];
         options?: never;
         head?: never;
-        patch?: never;
+        patch: operations["SeriesController_change"];
         trace?: never;
     };
-    "/api/v1/series/{id}/shots": {
+    "/api/v1/series/{id}/restore": {
         parameters: {
             query?: never;
             header?: never;
@@ -553,7 +569,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["SeriesController_addShot"];
+        post: operations["SeriesController_restore"];
         delete?: never;
         options?: never;
         head?: never;
@@ -576,6 +592,198 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/series/{id}/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_pause"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/go-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_goOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/consistency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SeriesController_consistency"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/shots/{shotId}/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_tryMend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/swaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_trySwap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/tries/{batch}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/tries/{batch}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_takeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/tries/{batch}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["SeriesController_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/export/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SeriesController_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/series/{id}/shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ShotsController_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shots/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ShotsController_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/shots/{id}": {
         parameters: {
             query?: never;
@@ -586,10 +794,58 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["SeriesController_removeShot"];
+        delete: operations["ShotsController_remove"];
         options?: never;
         head?: never;
-        patch: operations["SeriesController_changeShot"];
+        patch: operations["ShotsController_change"];
+        trace?: never;
+    };
+    "/api/v1/shots/{id}/duplicate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ShotsController_duplicate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shots/{id}/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ShotsController_toMix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shots/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ShotsController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/v1/shelf": {
@@ -810,6 +1066,22 @@ export interface paths {
         get: operations["TrialsController_listStrips"];
         put?: never;
         post: operations["TrialsController_newStrip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/strips/of-series/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_stripsOfSeries"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1498,28 +1770,17 @@ export interface components {
             influences: components["schemas"]["MixInfluenceDto"][];
             createdAt: string;
         };
-        ShotDto: {
-            id: string;
-            position: number;
-            title: string;
-            prompt: string;
-            seed: number;
-            version: number;
-            /** @description newest first */
-            takes: components["schemas"]["TakeDto"][];
-            /** @description the newest take was made from the present prompt, seed and mix */
-            current: boolean;
-        };
-        SeriesDto: {
+        SeriesSummaryDto: {
             id: string;
             name: string;
             mixId: string;
-            shots: components["schemas"]["ShotDto"][];
-            version: number;
+            shots: number;
+            updatedAt: string;
         };
         NewShotDto: {
             title: string;
             prompt: string;
+            notes?: string;
             seed?: number;
         };
         NewSeriesDto: {
@@ -1527,18 +1788,214 @@ export interface components {
             mixId: string;
             shots?: components["schemas"]["NewShotDto"][];
         };
+        SeriesQueueDto: {
+            waiting: number;
+            rendering: number;
+            /** @description milliseconds until all are done, from how long takes took lately */
+            left?: number;
+        };
+        OwnInfluenceDto: {
+            id: string;
+            weight?: number;
+            from?: number;
+            to?: number;
+            on?: boolean;
+            reading?: components["schemas"]["Reading"];
+        };
+        OwnSettingsDto: {
+            avoid?: string;
+            balance?: number;
+            spread?: number;
+            influences: components["schemas"]["OwnInfluenceDto"][];
+            /** @description references of this shot alone: its sketch, pose, ... */
+            added: components["schemas"]["MixInfluenceDto"][];
+        };
+        OwnDifferenceDto: {
+            /** @description to take it back by */
+            key: string;
+            /** @description in words: "Ilse, weight 0.4 instead of 1" */
+            text: string;
+        };
+        ShotArrivalDto: {
+            influenceId: string;
+            /** @description -0.2..1 */
+            overall?: number;
+        };
+        TrialDto: {
+            /** @enum {string} */
+            kind: "mend" | "swap";
+            /** @description one for all takes that are tried together */
+            batch: string;
+            label: string;
+            /** @description it was kept and is an ordinary take now */
+            kept: boolean;
+        };
+        ShotTakeDto: {
+            id: string;
+            status: components["schemas"]["TakeStatus"];
+            quality: components["schemas"]["Quality"];
+            seed: number;
+            width: number;
+            height: number;
+            pictureUrl?: string;
+            thumbnailUrl?: string;
+            control?: components["schemas"]["ControlDto"];
+            arrivals: components["schemas"]["ShotArrivalDto"][];
+            /** @description 0..1 */
+            wordsKept?: number;
+            /** @description why it failed */
+            error?: string;
+            keeper: boolean;
+            /** @description 0 none .. 5 */
+            rating: number;
+            rejected: boolean;
+            note: string;
+            fromTakeId?: string;
+            trial?: components["schemas"]["TrialDto"];
+            createdAt: string;
+            version: number;
+        };
+        ShotDto: {
+            id: string;
+            position: number;
+            title: string;
+            prompt: string;
+            notes: string;
+            seed: number;
+            /** @description left out of renders, measures and exports */
+            skipped: boolean;
+            own: components["schemas"]["OwnSettingsDto"];
+            differs: components["schemas"]["OwnDifferenceDto"][];
+            /** @description why it has to be rendered; empty when it is up to date */
+            stale: string[];
+            /** @description its keeper, or else its newest finished take */
+            leadId?: string;
+            /** @description newest first, with what is tried for it */
+            takes: components["schemas"]["ShotTakeDto"][];
+            version: number;
+        };
+        SeriesDto: {
+            id: string;
+            name: string;
+            mixId: string;
+            /** @description the version of the mix that is used; its newest state when absent */
+            mixVersion?: number;
+            /** @description those of the mix in the version that is used */
+            influences: components["schemas"]["MixInfluenceDto"][];
+            /** @description its takes wait until it goes on */
+            paused: boolean;
+            queue: components["schemas"]["SeriesQueueDto"];
+            shots: components["schemas"]["ShotDto"][];
+            version: number;
+        };
+        FromMixDto: {
+            mixId: string;
+            /** @description the mix's own when absent */
+            name?: string;
+        };
+        ChangeSeriesDto: {
+            version: number;
+            name?: string;
+            mixId?: string;
+            /** @description null for the newest state of the mix */
+            mixVersion?: number | null;
+        };
         RenderSeriesDto: {
             quality?: components["schemas"]["Quality"];
+            /** @description all shots when absent */
+            shotIds?: string[];
+            /** @description takes for each shot; 1 when absent */
+            takes?: number;
         };
         RenderedSeriesDto: {
             /** @description takes that were put in line; what is up to date is not rendered again */
             queued: number;
         };
+        ComparedShotDto: {
+            shotId: string;
+            takeId: string;
+            /** @description of a try: likeness in layout to the take before, 0..1 */
+            layout?: number;
+        };
+        CloserIdentityDto: {
+            influenceId: string;
+            name: string;
+            /** @description spread of the controls over spread of the takes */
+            times: number;
+        };
+        CloserDto: {
+            /** @description geometric mean of surface and colour */
+            look?: number;
+            surface?: number;
+            colour?: number;
+            identity: components["schemas"]["CloserIdentityDto"][];
+        };
+        BandDto: {
+            low: number;
+            high: number;
+        };
+        /** @enum {string} */
+        Cause: "own setting" | "other reference" | "words" | "nobody" | "turned away" | "too small" | "seed";
+        ShotPlanDto: {
+            prompt: string;
+            seed: number;
+            own: components["schemas"]["OwnSettingsDto"];
+        };
+        ShotMendDto: {
+            /** @example Bring Ilse nearer */
+            label: string;
+            plan: components["schemas"]["ShotPlanDto"];
+        };
+        FallsOutDto: {
+            shotId: string;
+            takeId: string;
+            /** @enum {string} */
+            aspect: "identity" | "look" | "arrival";
+            influenceId: string;
+            /** @description of what does not hold */
+            name: string;
+            /** @description -0.2..1 */
+            arrival?: number;
+            /** @description where the arrivals of the others lie */
+            others?: components["schemas"]["BandDto"];
+            cause: components["schemas"]["Cause"];
+            /** @description the cause as a sentence */
+            sentence: string;
+            /** @description the likelier first */
+            mends: components["schemas"]["ShotMendDto"][];
+        };
+        ConsistencyDto: {
+            /** @description the takes that were compared */
+            shots: components["schemas"]["ComparedShotDto"][];
+            closer: components["schemas"]["CloserDto"];
+            /** @description the farthest first */
+            falls: components["schemas"]["FallsOutDto"][];
+        };
+        SwapDto: {
+            influence: string;
+            of: components["schemas"]["SourceKind"];
+            referenceId: string;
+            quality?: components["schemas"]["Quality"];
+        };
+        NewShotsDto: {
+            shots: components["schemas"]["NewShotDto"][];
+            /** @description the place of the first of them; at the end when absent */
+            at?: number;
+        };
+        ShotTextDto: {
+            /** @description a prompt a line, "Title: prompt" lines, or CSV with a head line */
+            text: string;
+        };
         ChangeShotDto: {
             version: number;
             title?: string;
             prompt?: string;
+            notes?: string;
             seed?: number;
+            skipped?: boolean;
+            own?: components["schemas"]["OwnSettingsDto"];
+            /** @description its new place, from 0 */
+            position?: number;
         };
         /** @enum {string} */
         ShelfKind: "search" | "phrase";
@@ -1655,19 +2112,29 @@ export interface components {
             settings: components["schemas"]["MixSettingsDto"];
             influences: components["schemas"]["MixInfluenceDto"][];
         };
+        TrialShotDto: {
+            id: string;
+            title: string;
+        };
         StripDto: {
             id: string;
             mixId: string;
             name: string;
             axes: components["schemas"]["AxisDto"][];
             state: components["schemas"]["MixStateDto"];
+            /** @description each cell is these shots */
+            shots?: components["schemas"]["TrialShotDto"][];
             quality: components["schemas"]["Quality"];
-            /** @description row by row */
+            /** @description row by row; of a strip over shots: cell by cell, shot by shot */
             cells: components["schemas"]["TakeDto"][];
             createdAt: string;
         };
         NewStripDto: {
             mixId: string;
+            /** @description the series whose shots these are */
+            seriesId?: string;
+            /** @description shots of the series */
+            shotIds?: string[];
             name?: string;
             /** @description one axis, or two for a table */
             axes: components["schemas"]["AxisDto"][];
@@ -1707,6 +2174,10 @@ export interface components {
         };
         NewSolveDto: {
             mixId: string;
+            /** @description the series whose shots these are */
+            seriesId?: string;
+            /** @description shots of the series */
+            shotIds?: string[];
             targets: components["schemas"]["TargetDto"][];
             /** @description at least this much of the words */
             wordsKept?: number;
@@ -2748,7 +3219,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SeriesDto"][];
+                    "application/json": components["schemas"]["SeriesSummaryDto"][];
                 };
             };
         };
@@ -2763,6 +3234,29 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewSeriesDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_fromMix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromMixDto"];
             };
         };
         responses: {
@@ -2797,7 +3291,26 @@ export interface operations {
             };
         };
     };
-    SeriesController_addShot: {
+    SeriesController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    SeriesController_change: {
         parameters: {
             query?: never;
             header?: never;
@@ -2808,17 +3321,36 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewShotDto"];
+                "application/json": components["schemas"]["ChangeSeriesDto"];
             };
         };
         responses: {
-            201: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": components["schemas"]["SeriesDto"];
                 };
+            };
+        };
+    };
+    SeriesController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2847,7 +3379,7 @@ export interface operations {
             };
         };
     };
-    SeriesController_removeShot: {
+    SeriesController_pause: {
         parameters: {
             query?: never;
             header?: never;
@@ -2868,7 +3400,277 @@ export interface operations {
             };
         };
     };
-    SeriesController_changeShot: {
+    SeriesController_goOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_consistency: {
+        parameters: {
+            query: {
+                batch: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConsistencyDto"];
+                };
+            };
+        };
+    };
+    SeriesController_tryMend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shotId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShotMendDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_trySwap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                batch: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    SeriesController_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                form: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ShotsController_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewShotsDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    ShotsController_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShotTextDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewShotDto"][];
+                };
+            };
+        };
+    };
+    ShotsController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    ShotsController_change: {
         parameters: {
             query?: never;
             header?: never;
@@ -2882,6 +3684,69 @@ export interface operations {
                 "application/json": components["schemas"]["ChangeShotDto"];
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    ShotsController_duplicate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    ShotsController_toMix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixDto"];
+                };
+            };
+        };
+    };
+    ShotsController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {
@@ -3298,6 +4163,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StripDto"];
+                };
+            };
+        };
+    };
+    TrialsController_stripsOfSeries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StripDto"][];
                 };
             };
         };

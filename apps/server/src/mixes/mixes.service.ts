@@ -44,7 +44,7 @@ export class MixesService {
       prompt: fields.prompt ?? '',
       avoid: fields.avoid ?? '',
       settings: { ...(fields.settings ?? { aspect: '3:2', seed: 1, balance: 1 }) },
-      influences: plain(fields.influences ?? (await this.usual())),
+      influences: plainInfluences(fields.influences ?? (await this.usual())),
       createdAt: now,
       updatedAt: now,
       version: 1,
@@ -62,7 +62,7 @@ export class MixesService {
     if (change.prompt !== undefined) mix.prompt = change.prompt;
     if (change.avoid !== undefined) mix.avoid = change.avoid;
     if (change.settings !== undefined) mix.settings = { ...change.settings };
-    if (change.influences !== undefined) mix.influences = plain(change.influences);
+    if (change.influences !== undefined) mix.influences = plainInfluences(change.influences);
     mix.updatedAt = new Date();
     await this.em.flush();
     this.events.publish({ type: 'mix', id });
@@ -115,8 +115,8 @@ export class MixesService {
     return (await this.em.find(entity, { id: { $in: [...ids] } }, { fields: ['id'] })).map((r) => r.id);
   }
 
-  /** Spans must run forwards, ids be unique, and references exist. */
-  private async check(influences: readonly MixInfluence[] | undefined): Promise<void> {
+  /** Spans must run forwards, ids be unique, and references exist; throws a {@link Problem} otherwise. */
+  async check(influences: readonly MixInfluence[] | undefined): Promise<void> {
     if (!influences) return;
     const errors: FieldError[] = await this.faultsOf(influences);
     influences.forEach((i, k) => {
@@ -147,7 +147,8 @@ export class MixesService {
   }
 }
 
-const plain = (influences: readonly MixInfluence[]): MixInfluence[] =>
+/** Influences as they are kept: only known fields, nothing that says what is usual anyway. */
+export const plainInfluences = (influences: readonly MixInfluence[]): MixInfluence[] =>
   influences.map(
     ({ id, of, referenceId, gives, weight, from, to, reading, on, subject, parts, fill, region, except }) => ({
       id,

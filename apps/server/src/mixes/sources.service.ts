@@ -71,6 +71,19 @@ export class SourcesService {
     return out;
   }
 
+  /** Names of what stands behind influences, by the id of the reference, look or character. */
+  async titles(influences: readonly Pick<MixInfluence, 'of' | 'referenceId'>[]): Promise<Map<string, string>> {
+    const ids = (of: NonNullable<MixInfluence['of']>) =>
+      influences.filter((i) => (i.of ?? 'reference') === of).map((i) => i.referenceId);
+    const out = new Map<string, string>();
+    const references = { id: { $in: ids('reference') } };
+    for (const r of await this.em.find(ReferenceEntity, references, { fields: ['id', 'title'] }))
+      out.set(r.id, r.title);
+    for (const l of await this.em.find(LookEntity, { id: { $in: ids('look') } })) out.set(l.id, l.name);
+    for (const c of await this.em.find(CharacterEntity, { id: { $in: ids('character') } })) out.set(c.id, c.name);
+    return out;
+  }
+
   /** Hash of the picture that a mix starts from; undefined without one, or where it is gone. */
   async startOf(start: MixStart | undefined): Promise<string | undefined> {
     if (!start) return undefined;

@@ -1,53 +1,164 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
-import { ApiAcceptedResponse, ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { ChangeShotDto, NewSeriesDto, NewShotDto, RenderedSeriesDto, RenderSeriesDto, SeriesDto } from './series.dto';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
+import { ApiAcceptedResponse, ApiCreatedResponse, ApiOkResponse, ApiProduces, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
+import { rm } from 'fs/promises';
+import { Problem } from '../platform/problems/problem';
+import { ConsistencyDto, ShotMendDto, SwapDto } from './consistency.dto';
+import { ConsistencyService } from './consistency.service';
+import { ownFrom } from './ownSettings';
+import { RenderedSeriesDto, RenderSeriesDto, FromMixDto } from './seriesRun.dto';
+import { ChangeSeriesDto, NewSeriesDto, SeriesDto, SeriesSummaryDto } from './series.dto';
 import { SeriesService } from './series.service';
+import { EXPORT_FORMS, SeriesExportService, type ExportForm } from './seriesExport.service';
+import { SeriesRunService } from './seriesRun.service';
+import { ShotsService } from './shots.service';
+import { TrialTakesService } from './trialTakes.service';
 
 @ApiTags('series')
-@Controller()
+@Controller('series')
 export class SeriesController {
-  constructor(private readonly series: SeriesService) {}
+  constructor(
+    private readonly series: SeriesService,
+    private readonly shots: ShotsService,
+    private readonly runs: SeriesRunService,
+    private readonly comparing: ConsistencyService,
+    private readonly trials: TrialTakesService,
+    private readonly exporting: SeriesExportService,
+  ) {}
 
-  @Get('series')
-  @ApiOkResponse({ type: [SeriesDto] })
-  list(): Promise<SeriesDto[]> {
+  @Get()
+  @ApiOkResponse({ type: [SeriesSummaryDto] })
+  list(): Promise<SeriesSummaryDto[]> {
     return this.series.list();
   }
 
-  @Post('series')
+  @Post()
   @ApiCreatedResponse({ type: SeriesDto })
   create(@Body() fields: NewSeriesDto): Promise<SeriesDto> {
     return this.series.create(fields);
   }
 
-  @Get('series/:id')
+  /** A series over a mix, with the mix's own prompt as its first shot. */
+  @Post('from-mix')
+  @ApiCreatedResponse({ type: SeriesDto })
+  fromMix(@Body() { mixId, name }: FromMixDto): Promise<SeriesDto> {
+    return this.shots.fromMix(mixId, name);
+  }
+
+  @Get(':id')
   @ApiOkResponse({ type: SeriesDto })
   get(@Param('id') id: string): Promise<SeriesDto> {
     return this.series.get(id);
   }
 
-  @Post('series/:id/shots')
-  @ApiCreatedResponse({ type: SeriesDto })
-  addShot(@Param('id') id: string, @Body() shot: NewShotDto): Promise<SeriesDto> {
-    return this.series.addShot(id, shot);
+  @Patch(':id')
+  @ApiOkResponse({ type: SeriesDto })
+  change(@Param('id') id: string, @Body() change: ChangeSeriesDto): Promise<SeriesDto> {
+    return this.series.change(id, change);
   }
 
-  @Post('series/:id/render')
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.series.remove(id);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(204)
+  restore(@Param('id') id: string): Promise<void> {
+    return this.series.remove(id, false);
+  }
+
+  /** Renders what is missing or has changed. */
+  @Post(':id/render')
   @HttpCode(202)
   @ApiAcceptedResponse({ type: RenderedSeriesDto })
-  async render(@Param('id') id: string, @Body() { quality }: RenderSeriesDto): Promise<RenderedSeriesDto> {
-    return { queued: await this.series.render(id, quality ?? 'proof') };
+  async render(@Param('id') id: string, @Body() wish: RenderSeriesDto): Promise<RenderedSeriesDto> {
+    const series = await this.series.find(id);
+    const all = await this.series.shotsOf(id);
+    const shots = wish.shotIds ? all.filter((s) => wish.shotIds!.includes(s.id)) : all;
+    const { quality = 'proof', takes } = wish;
+    return { queued: await this.runs.render(series, shots, await this.series.takesOf(shots), { quality, takes }) };
   }
 
-  @Patch('shots/:id')
+  /** What waits of a series waits until it goes on. */
+  @Post(':id/pause')
+  @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
-  changeShot(@Param('id') id: string, @Body() change: ChangeShotDto): Promise<SeriesDto> {
-    return this.series.changeShot(id, change);
+  async pause(@Param('id') id: string): Promise<SeriesDto> {
+    await this.runs.pause(await this.series.find(id), await this.series.takesOf(await this.series.shotsOf(id)));
+    return this.series.get(id);
   }
 
-  @Delete('shots/:id')
+  @Post(':id/go-on')
+  @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
-  removeShot(@Param('id') id: string): Promise<SeriesDto> {
-    return this.series.removeShot(id);
+  async goOn(@Param('id') id: string): Promise<SeriesDto> {
+    await this.runs.goOn(await this.series.find(id), await this.series.takesOf(await this.series.shotsOf(id)));
+    return this.series.get(id);
+  }
+
+  /** Stops what waits and what is rendered; finished takes stay. */
+  @Post(':id/stop')
+  @HttpCode(200)
+  @ApiOkResponse({ type: SeriesDto })
+  async stop(@Param('id') id: string): Promise<SeriesDto> {
+    const series = await this.series.find(id);
+    await this.runs.stop(await this.series.takesOf(await this.series.shotsOf(id)), series);
+    return this.series.get(id);
+  }
+
+  /** How far the takes hold together; those of a batch of tries when one is named. */
+  @Get(':id/consistency')
+  @ApiOkResponse({ type: ConsistencyDto })
+  consistency(@Param('id') id: string, @Query('batch') batch?: string): Promise<ConsistencyDto> {
+    return this.comparing.of(id, batch?.slice(0, 60));
+  }
+
+  /** Tries something for one shot, beside its takes. */
+  @Post(':id/shots/:shotId/tries')
+  @ApiCreatedResponse({ type: SeriesDto })
+  tryMend(@Param('shotId') shotId: string, @Body() { label, plan }: ShotMendDto): Promise<SeriesDto> {
+    return this.trials.tryMend(shotId, label, { ...plan, own: ownFrom(plan.own) });
+  }
+
+  /** Tries another source for one influence of the mix, over all shots. */
+  @Post(':id/swaps')
+  @ApiCreatedResponse({ type: SeriesDto })
+  trySwap(@Param('id') id: string, @Body() { quality = 'draft', ...swap }: SwapDto): Promise<SeriesDto> {
+    return this.trials.trySwap(id, swap, quality);
+  }
+
+  @Post(':id/tries/:batch/keep')
+  @HttpCode(200)
+  @ApiOkResponse({ type: SeriesDto })
+  keep(@Param('id') id: string, @Param('batch') batch: string): Promise<SeriesDto> {
+    return this.trials.keep(id, batch);
+  }
+
+  @Post(':id/tries/:batch/take-back')
+  @HttpCode(200)
+  @ApiOkResponse({ type: SeriesDto })
+  takeBack(@Param('id') id: string, @Param('batch') batch: string): Promise<SeriesDto> {
+    return this.trials.takeBack(id, batch);
+  }
+
+  @Delete(':id/tries/:batch')
+  @ApiOkResponse({ type: SeriesDto })
+  drop(@Param('id') id: string, @Param('batch') batch: string): Promise<SeriesDto> {
+    return this.trials.drop(id, batch);
+  }
+
+  /** The keepers (or newest takes) as an archive, a contact sheet as PDF or PNG, or all measurements as CSV. */
+  @Get(':id/export/:form')
+  @ApiProduces('application/zip', 'application/pdf', 'image/png', 'text/csv')
+  async export(@Param('id') id: string, @Param('form') form: string, @Res() response: Response): Promise<void> {
+    if (!EXPORT_FORMS.includes(form as ExportForm))
+      throw Problem.invalid([{ field: 'form', message: `One of ${EXPORT_FORMS.join(', ')}, not "${form}".` }]);
+    const made = await this.exporting.make(id, form as ExportForm);
+    response.setHeader('Content-Type', made.type);
+    response.setHeader('Content-Disposition', `attachment; filename="${made.name}"`);
+    if (made.text !== undefined) return void response.send(made.text);
+    response.sendFile(made.file!, { dotfiles: 'allow' }, () => void rm(made.file!, { force: true }));
   }
 }

@@ -1,30 +1,103 @@
 import { ApiProperty } from '@nestjs/swagger';
+import { READINGS, TYPED_MAX_WEIGHT, type Reading } from '@urbild/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
   IsOptional,
   IsString,
   Length,
   Max,
   MaxLength,
   Min,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { QUALITIES, type Quality } from '../mixes/mix.entity';
-import { TakeDto } from '../takes/take.dto';
+import { MixInfluenceDto } from '../mixes/mix.dto';
+import { ShotTakeDto } from './shotTake.dto';
+
+/** The most shots of one series. */
+export const MOST_SHOTS = 120;
+
+/** What a shot says differently of an influence of the mix. */
+export class OwnInfluenceDto {
+  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty({ required: false, minimum: 0, maximum: TYPED_MAX_WEIGHT })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(TYPED_MAX_WEIGHT)
+  weight?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) from?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) to?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() on?: boolean;
+  @ApiProperty({ enum: READINGS, enumName: 'Reading', required: false })
+  @IsOptional()
+  @IsIn(READINGS)
+  reading?: Reading;
+}
+
+/** The own settings of a shot: what differs from the mix, and nothing else. */
+export class OwnSettingsDto {
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) avoid?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(2) balance?: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) spread?: number;
+  @ApiProperty({ type: [OwnInfluenceDto] })
+  @IsArray()
+  @ArrayMaxSize(24)
+  @ValidateNested({ each: true })
+  @Type(() => OwnInfluenceDto)
+  influences!: OwnInfluenceDto[];
+  @ApiProperty({ type: [MixInfluenceDto], description: 'references of this shot alone: its sketch, pose, ...' })
+  @IsArray()
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => MixInfluenceDto)
+  added!: MixInfluenceDto[];
+}
+
+/** One own setting of a shot, as it differs from the mix. */
+export class OwnDifferenceDto {
+  @ApiProperty({ description: 'to take it back by' }) key!: string;
+  @ApiProperty({ description: 'in words: "Ilse, weight 0.4 instead of 1"' }) text!: string;
+}
 
 export class ShotDto {
   @ApiProperty() id!: string;
   @ApiProperty() position!: number;
   @ApiProperty() title!: string;
   @ApiProperty() prompt!: string;
+  @ApiProperty() notes!: string;
   @ApiProperty() seed!: number;
+  @ApiProperty({ description: 'left out of renders, measures and exports' }) skipped!: boolean;
+  @ApiProperty({ type: OwnSettingsDto }) own!: OwnSettingsDto;
+  @ApiProperty({ type: [OwnDifferenceDto] }) differs!: OwnDifferenceDto[];
+  @ApiProperty({ type: [String], description: 'why it has to be rendered; empty when it is up to date' })
+  stale!: string[];
+  @ApiProperty({ required: false, description: 'its keeper, or else its newest finished take' }) leadId?: string;
+  @ApiProperty({ type: [ShotTakeDto], description: 'newest first, with what is tried for it' }) takes!: ShotTakeDto[];
   @ApiProperty() version!: number;
-  @ApiProperty({ type: [TakeDto], description: 'newest first' }) takes!: TakeDto[];
-  @ApiProperty({ description: 'the newest take was made from the present prompt, seed and mix' }) current!: boolean;
+}
+
+/** How far the rendering of a series is. */
+export class SeriesQueueDto {
+  @ApiProperty() waiting!: number;
+  @ApiProperty() rendering!: number;
+  @ApiProperty({ required: false, description: 'milliseconds until all are done, from how long takes took lately' })
+  left?: number;
+}
+
+/** A series in a list. */
+export class SeriesSummaryDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() name!: string;
+  @ApiProperty() mixId!: string;
+  @ApiProperty() shots!: number;
+  @ApiProperty() updatedAt!: string;
 }
 
 /** A list of shots over one mix. */
@@ -32,6 +105,12 @@ export class SeriesDto {
   @ApiProperty() id!: string;
   @ApiProperty() name!: string;
   @ApiProperty() mixId!: string;
+  @ApiProperty({ required: false, description: 'the version of the mix that is used; its newest state when absent' })
+  mixVersion?: number;
+  @ApiProperty({ type: [MixInfluenceDto], description: 'those of the mix in the version that is used' })
+  influences!: MixInfluenceDto[];
+  @ApiProperty({ description: 'its takes wait until it goes on' }) paused!: boolean;
+  @ApiProperty({ type: SeriesQueueDto }) queue!: SeriesQueueDto;
   @ApiProperty({ type: [ShotDto] }) shots!: ShotDto[];
   @ApiProperty() version!: number;
 }
@@ -39,7 +118,30 @@ export class SeriesDto {
 export class NewShotDto {
   @ApiProperty() @IsString() @Length(1, 120) title!: string;
   @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(4000) notes?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
+}
+
+export class NewShotsDto {
+  @ApiProperty({ type: [NewShotDto] })
+  @IsArray()
+  @ArrayMaxSize(MOST_SHOTS)
+  @ValidateNested({ each: true })
+  @Type(() => NewShotDto)
+  shots!: NewShotDto[];
+  @ApiProperty({ required: false, description: 'the place of the first of them; at the end when absent' })
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  at?: number;
+}
+
+/** Shots as text: a line each, or a table with a head line. */
+export class ShotTextDto {
+  @ApiProperty({ description: 'a prompt a line, "Title: prompt" lines, or CSV with a head line' })
+  @IsString()
+  @Length(1, 200_000)
+  text!: string;
 }
 
 export class NewSeriesDto {
@@ -48,27 +150,38 @@ export class NewSeriesDto {
   @ApiProperty({ type: [NewShotDto], required: false })
   @IsOptional()
   @IsArray()
-  @ArrayMaxSize(120)
+  @ArrayMaxSize(MOST_SHOTS)
   @ValidateNested({ each: true })
   @Type(() => NewShotDto)
   shots?: NewShotDto[];
+}
+
+export class ChangeSeriesDto {
+  @ApiProperty() @IsInt() @Min(1) version!: number;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) mixId?: string;
+  @ApiProperty({ required: false, nullable: true, type: Number, description: 'null for the newest state of the mix' })
+  @ValidateIf((o: ChangeSeriesDto) => o.mixVersion !== undefined && o.mixVersion !== null)
+  @IsInt()
+  @Min(1)
+  mixVersion?: number | null;
 }
 
 export class ChangeShotDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) title?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(4000) notes?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
-}
-
-export class RenderSeriesDto {
-  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
+  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() skipped?: boolean;
+  @ApiProperty({ type: OwnSettingsDto, required: false })
   @IsOptional()
-  @IsIn(QUALITIES)
-  quality?: Quality;
-}
-
-export class RenderedSeriesDto {
-  @ApiProperty({ description: 'takes that were put in line; what is up to date is not rendered again' })
-  queued!: number;
+  @ValidateNested()
+  @Type(() => OwnSettingsDto)
+  own?: OwnSettingsDto;
+  @ApiProperty({ required: false, description: 'its new place, from 0' })
+  @IsOptional()
+  @IsInt()
+  @Min(0)
+  position?: number;
 }

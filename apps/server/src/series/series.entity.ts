@@ -1,4 +1,9 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { OwnSettings } from '@urbild/core';
+import type { MixInfluence } from '../mixes/mix.entity';
+
+/** What a shot says differently from the mix that it shares. */
+export type ShotOwn = OwnSettings<MixInfluence>;
 
 /** A list of shots over one mix. */
 export const SeriesEntity = defineEntity({
@@ -8,6 +13,10 @@ export const SeriesEntity = defineEntity({
     id: p.string().primary(),
     name: p.string(),
     mixId: p.string().index(),
+    /** The version of the mix that is used; its newest state when absent. */
+    mixVersion: p.integer().nullable(),
+    /** Its takes wait until somebody lets them go on. */
+    paused: p.boolean(),
     createdAt: p.datetime(),
     updatedAt: p.datetime(),
     deletedAt: p.datetime().nullable(),
@@ -26,7 +35,11 @@ export const ShotEntity = defineEntity({
     position: p.integer(),
     title: p.string(),
     prompt: p.text(),
+    notes: p.text(),
     seed: p.integer(),
+    /** Left out of renders, measures and exports. */
+    skipped: p.boolean(),
+    own: p.json<ShotOwn>(),
     createdAt: p.datetime(),
     deletedAt: p.datetime().nullable(),
     version: p.integer().version(),

@@ -1,157 +1,177 @@
-import { EntityManager } from '@mikro-orm/core';
+import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
+import { ownDifferences } from '@urbild/core';
 import { randomUUID } from 'crypto';
-import { MixEntity, type Mix, type Quality } from '../mixes/mix.entity';
+import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
-import { TakeEntity } from '../takes/take.entity';
-import { TakesService } from '../takes/takes.service';
-import type { ChangeShotDto, NewSeriesDto, NewShotDto, SeriesDto, ShotDto } from './series.dto';
+import { TakeEntity, type Take } from '../takes/take.entity';
+import { ownText, ownToDto } from './ownSettings';
+import type { ChangeSeriesDto, NewSeriesDto, SeriesDto, SeriesSummaryDto, ShotDto } from './series.dto';
 import { SeriesEntity, ShotEntity, type Series, type Shot } from './series.entity';
+import { SeriesPlanService, leadOf, type SeriesPlan } from './seriesPlan.service';
+import { newShot } from './newShot';
+import { SeriesRunService } from './seriesRun.service';
+import { toShotTakeDto } from './shotTake.dto';
 
 /** Series: shots over one mix, rendered together. */
 @Injectable()
 export class SeriesService {
   constructor(
     private readonly em: EntityManager,
-    private readonly takes: TakesService,
+    private readonly plans: SeriesPlanService,
+    private readonly runs: SeriesRunService,
     private readonly events: EventsService,
   ) {}
 
-  async list(): Promise<SeriesDto[]> {
+  async list(): Promise<SeriesSummaryDto[]> {
     const all = await this.em.find(SeriesEntity, { deletedAt: null }, { orderBy: { createdAt: 'asc' } });
-    return Promise.all(all.map((s) => this.present(s)));
+    const counts = await this.em
+      .getConnection()
+      .execute<{ id: string; n: number }[]>(
+        'select series_id as id, count(*) as n from shot where deleted_at is null group by series_id',
+      );
+    const shots = new Map(counts.map((c) => [c.id, c.n]));
+    return all.map(({ id, name, mixId, updatedAt }) => ({
+      id,
+      name,
+      mixId,
+      shots: shots.get(id) ?? 0,
+      updatedAt: updatedAt.toISOString(),
+    }));
   }
 
   async get(id: string): Promise<SeriesDto> {
-    return this.present(await this.find(id));
+    const series = await this.find(id);
+    const shots = await this.shotsOf(id);
+    const plan = await this.plans.planOf(series, shots);
+    const takes = await this.takesOf(shots);
+    const controls = await this.controlsOf(takes);
+    return {
+      id: series.id,
+      name: series.name,
+      mixId: series.mixId,
+      mixVersion: series.mixVersion ?? undefined,
+      influences: plan.state.influences.map((i) => ({ ...i })),
+      paused: series.paused,
+      queue: await this.runs.queueOf(takes),
+      shots: shots.map((shot) =>
+        this.present(
+          plan,
+          shot,
+          takes.filter((t) => t.shotId === shot.id),
+          controls,
+        ),
+      ),
+      version: series.version,
+    };
+  }
+
+  private present(plan: SeriesPlan, shot: Shot, takes: readonly Take[], controls: ReadonlyMap<string, Take>): ShotDto {
+    const { id, position, title, prompt, notes, seed, skipped, own, version } = shot;
+    const influences = plan.stateOf(shot).influences;
+    return {
+      id,
+      position,
+      title,
+      prompt,
+      notes,
+      seed,
+      skipped,
+      own: ownToDto(own),
+      differs: ownDifferences(plan.state, own).map((d) => {
+        const i = influences.find((one) => one.id === d.influence);
+        return { key: d.key, text: ownText(d, i, i ? plan.nameOf(i) : '') };
+      }),
+      stale: this.plans.staleness(plan, shot, takes),
+      leadId: leadOf(takes)?.id,
+      takes: takes.map((t) => toShotTakeDto(t, t.controlId ? controls.get(t.controlId) : undefined)),
+      version,
+    };
+  }
+
+  /** All takes of some shots, newest first, tries included. What only the take page shows of them is not read. */
+  async takesOf(shots: readonly Shot[]): Promise<Take[]> {
+    return (await this.em.find(
+      TakeEntity,
+      { shotId: { $in: shots.map((s) => s.id) }, deletedAt: null, isControl: false },
+      { orderBy: { createdAt: 'desc', id: 'asc' }, exclude: ['shares', 'understood', 'unheard'] as never[] },
+    )) as Take[];
+  }
+
+  /** The controls of takes by their ids. */
+  async controlsOf(takes: readonly Take[]): Promise<Map<string, Take>> {
+    const ids = takes.flatMap((t) => t.controlId ?? []);
+    return new Map((await this.em.find(TakeEntity, { id: { $in: ids } })).map((c) => [c.id, c]));
   }
 
   async create(fields: NewSeriesDto, id: string = randomUUID()): Promise<SeriesDto> {
-    await this.mixOf(fields.mixId);
+    if (!(await this.em.count(MixEntity, { id: fields.mixId, deletedAt: null }))) throw Problem.notFound('This mix');
     const now = new Date();
-    const series = this.em.create(SeriesEntity, {
+    this.em.create(SeriesEntity, {
       id,
       name: fields.name,
       mixId: fields.mixId,
+      paused: false,
       createdAt: now,
       updatedAt: now,
       version: 1,
     });
-    fields.shots?.forEach((shot, position) => this.newShot(series.id, position, shot));
+    fields.shots?.forEach((shot, position) => newShot(this.em, id, position, shot));
+    await this.em.flush();
+    this.events.publish({ type: 'series', id });
+    return this.get(id);
+  }
+
+  async change(id: string, { version, name, mixId, mixVersion }: ChangeSeriesDto): Promise<SeriesDto> {
+    const series = await this.find(id);
+    requireVersion(series, version, (s) => ({ id: s.id, name: s.name, mixId: s.mixId, version: s.version }));
+    if (name !== undefined) series.name = name;
+    if (mixId !== undefined && mixId !== series.mixId) {
+      if (!(await this.em.count(MixEntity, { id: mixId, deletedAt: null }))) throw Problem.notFound('This mix');
+      series.mixId = mixId;
+      series.mixVersion = null;
+    }
+    if (mixVersion !== undefined) {
+      if (mixVersion && !(await this.em.count(MixVersionEntity, { mixId: series.mixId, number: mixVersion })))
+        throw Problem.notFound(`Version ${mixVersion} of the mix`);
+      series.mixVersion = mixVersion;
+    }
+    return this.touched(series);
+  }
+
+  /** Puts a series away, or takes it back; what waits of it is stopped. */
+  async remove(id: string, away = true): Promise<void> {
+    const series = await this.em.findOne(SeriesEntity, { id });
+    if (!series) throw Problem.notFound('This series');
+    if (away) await this.runs.stop(await this.takesOf(await this.shotsOf(id)));
+    series.deletedAt = away ? new Date() : null;
+    await this.em.flush();
+    this.events.publish({ type: 'series', id });
+  }
+
+  /** Marks a series as changed and tells everybody. */
+  async touched(series: Series): Promise<SeriesDto> {
+    series.updatedAt = new Date();
     await this.em.flush();
     this.events.publish({ type: 'series', id: series.id });
-    return this.present(series);
+    return this.get(series.id);
   }
 
-  async addShot(seriesId: string, shot: NewShotDto): Promise<SeriesDto> {
-    const series = await this.find(seriesId);
-    const shots = await this.shotsOf(seriesId);
-    if (shots.length >= 120) throw Problem.conflict('A series has at most 120 shots.');
-    this.newShot(seriesId, shots.length, shot);
-    await this.em.flush();
-    this.events.publish({ type: 'series', id: seriesId });
-    return this.present(series);
-  }
-
-  async changeShot(shotId: string, change: ChangeShotDto): Promise<SeriesDto> {
-    const shot = await this.findShot(shotId);
-    requireVersion(shot, change.version, (s) => ({
-      id: s.id,
-      title: s.title,
-      prompt: s.prompt,
-      seed: s.seed,
-      version: s.version,
-    }));
-    if (change.title !== undefined) shot.title = change.title;
-    if (change.prompt !== undefined) shot.prompt = change.prompt;
-    if (change.seed !== undefined) shot.seed = change.seed;
-    await this.em.flush();
-    this.events.publish({ type: 'series', id: shot.seriesId });
-    return this.get(shot.seriesId);
-  }
-
-  async removeShot(shotId: string): Promise<SeriesDto> {
-    const shot = await this.findShot(shotId);
-    shot.deletedAt = new Date();
-    await this.em.flush();
-    this.events.publish({ type: 'series', id: shot.seriesId });
-    return this.get(shot.seriesId);
-  }
-
-  /** Puts a take in line for every shot whose newest take is missing or was made from something else. */
-  async render(seriesId: string, quality: Quality): Promise<number> {
-    const series = await this.find(seriesId);
-    const mix = await this.mixOf(series.mixId);
-    let queued = 0;
-    for (const shot of await this.shotsOf(seriesId)) {
-      const { fresh } = await this.takes.askForShot(mix, quality, {
-        shotId: shot.id,
-        prompt: shot.prompt,
-        seed: shot.seed,
-      });
-      if (fresh) queued++;
-    }
-    this.events.publish({ type: 'series', id: seriesId });
-    return queued;
-  }
-
-  private newShot(seriesId: string, position: number, { title, prompt, seed }: NewShotDto): Shot {
-    return this.em.create(ShotEntity, {
-      id: randomUUID(),
-      seriesId,
-      position,
-      title,
-      prompt,
-      seed: seed ?? 1000 + position,
-      createdAt: new Date(),
-      version: 1,
-    });
-  }
-
-  private async find(id: string): Promise<Series> {
+  /** Throws a not-found {@link Problem} for an unknown series. */
+  async find(id: string): Promise<Series> {
     const series = await this.em.findOne(SeriesEntity, { id, deletedAt: null });
     if (!series) throw Problem.notFound('This series');
     return series;
   }
 
-  private async findShot(id: string): Promise<Shot> {
-    const shot = await this.em.findOne(ShotEntity, { id, deletedAt: null });
-    if (!shot) throw Problem.notFound('This shot');
-    return shot;
-  }
-
-  private async mixOf(mixId: string): Promise<Mix> {
-    const mix = await this.em.findOne(MixEntity, { id: mixId });
-    if (!mix) throw Problem.notFound('The mix of this series');
-    return mix;
-  }
-
-  private shotsOf(seriesId: string): Promise<Shot[]> {
-    return this.em.find(ShotEntity, { seriesId, deletedAt: null }, { orderBy: { position: 'asc' } });
-  }
-
-  private async present(series: Series): Promise<SeriesDto> {
-    const shots = await this.shotsOf(series.id);
-    const mix = await this.mixOf(series.mixId);
-    const takes = await this.takes.list({ shotIds: shots.map((s) => s.id) });
-    const result: ShotDto[] = [];
-    for (const shot of shots) {
-      const own = takes.filter((t) => t.shotId === shot.id);
-      const newest = own.find((t) => t.status !== 'cancelled' && t.status !== 'failed');
-      const stored = newest && (await this.em.findOne(TakeEntity, { id: newest.id }));
-      const current =
-        !!stored &&
-        (await this.takes.isCurrent(
-          mix,
-          stored.quality,
-          { shotId: shot.id, prompt: shot.prompt, seed: shot.seed },
-          stored,
-        ));
-      const { id, position, title, prompt, seed, version } = shot;
-      result.push({ id, position, title, prompt, seed, version, takes: own, current });
-    }
-    return { id: series.id, name: series.name, mixId: series.mixId, shots: result, version: series.version };
+  /** The shots of a series in their order. */
+  shotsOf(seriesId: string): Promise<Shot[]> {
+    return this.em.find(
+      ShotEntity,
+      { seriesId, deletedAt: null },
+      { orderBy: { position: 'asc', createdAt: 'asc', id: 'asc' } },
+    );
   }
 }

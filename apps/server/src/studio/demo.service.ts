@@ -9,6 +9,7 @@ import { ReferenceEntity } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
 import { LooksService } from '../looks/looks.service';
 import { MixEntity } from '../mixes/mix.entity';
+import type { NewMixDto } from '../mixes/mix.dto';
 import { MixesService } from '../mixes/mixes.service';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { CONFIG, type Config } from '../platform/config';
@@ -18,13 +19,17 @@ import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import { WorkersService } from '../platform/workers/workers.service';
 import { SeriesService } from '../series/series.service';
 import { SeriesEntity } from '../series/series.entity';
+import { SeriesRunService } from '../series/seriesRun.service';
 import { TakesService } from '../takes/takes.service';
 import { DEMO_CAST, DEMO_LOOKS } from './demoSheets';
 import { DEMO_PICTURES, MIX_NEEDS } from './demoContent';
-import { DEMO_MIX, DEMO_SERIES } from './demoMix';
+import { DEMO_MIX, DEMO_SERIES, DEMO_YEAR_MIX } from './demoMix';
 
 const MIX_ID = 'demo-mix';
+const YEAR_MIX_ID = 'demo-year-mix';
 const SERIES_ID = 'demo-series';
+/** How long, in ms, the series waits until all of its pictures were looked at. */
+const PATIENCE = 120_000;
 const LANDSCAPE = { width: 720, height: 480 };
 const UPRIGHT = { width: 480, height: 600 };
 
@@ -44,6 +49,7 @@ export class DemoService implements JobHandler, OnModuleInit {
     private readonly looks: LooksService,
     private readonly cast: CastService,
     private readonly series: SeriesService,
+    private readonly runs: SeriesRunService,
     private readonly takes: TakesService,
     private readonly events: EventsService,
   ) {}
@@ -64,7 +70,7 @@ export class DemoService implements JobHandler, OnModuleInit {
       return;
     const pictures = DEMO_PICTURES.map((p) => p.key);
     // the mix comes as soon as its pictures are there, so that takes are rendered while the rest is drawn
-    const subjects = [...pictures.slice(0, MIX_NEEDS), 'mix', ...pictures.slice(MIX_NEEDS), 'sheets'];
+    const subjects = [...pictures.slice(0, MIX_NEEDS), 'mix', ...pictures.slice(MIX_NEEDS), 'sheets', 'series'];
     for (const subject of subjects) await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
   }
 
@@ -75,13 +81,18 @@ export class DemoService implements JobHandler, OnModuleInit {
   }
 
   async run(job: Job, em: EntityManager): Promise<void> {
-    await RequestContext.create(em, () =>
-      job.subject === 'mix'
-        ? this.makeMixAndSeries(em)
-        : job.subject === 'sheets'
-          ? this.makeSheets(em)
-          : this.draw(job.subject, em),
-    );
+    await RequestContext.create(em, () => {
+      switch (job.subject) {
+        case 'mix':
+          return this.makeMix(em);
+        case 'sheets':
+          return this.makeSheets(em);
+        case 'series':
+          return this.makeSeries(em);
+        default:
+          return this.draw(job.subject, em);
+      }
+    });
     const { done, total } = await this.progress(em.fork());
     this.events.publish({ type: 'studio', demo: { done: done + 1, total } });
   }
@@ -126,19 +137,36 @@ export class DemoService implements JobHandler, OnModuleInit {
     return new Map((await em.find(ReferenceEntity, { demoKey: { $ne: null } })).map((r) => [r.demoKey, r.id]));
   }
 
-  private async makeMixAndSeries(em: EntityManager): Promise<void> {
+  private async makeMix(em: EntityManager): Promise<void> {
+    await this.makeOf(DEMO_MIX, MIX_ID, em);
+    if (!(await this.takes.list({ mixId: MIX_ID })).length) await this.takes.ask({ mixId: MIX_ID, quality: 'proof' });
+  }
+
+  /** Makes a demo mix unless it is there; its references are given by the keys of pictures. */
+  private async makeOf(mix: NewMixDto, id: string, em: EntityManager): Promise<void> {
+    if (await em.count(MixEntity, { id })) return;
     const references = await this.drawn(em);
-    if (!(await em.count(MixEntity, { id: MIX_ID }))) {
-      const influences = DEMO_MIX.influences.flatMap((i) => {
-        const referenceId = references.get(i.referenceId);
-        return referenceId ? [{ ...i, referenceId }] : [];
-      });
-      await this.mixes.create({ ...DEMO_MIX, influences }, MIX_ID);
+    const influences = mix.influences!.flatMap((i) => {
+      const referenceId = i.of === 'character' ? i.referenceId : references.get(i.referenceId);
+      return referenceId ? [{ ...i, referenceId }] : [];
+    });
+    await this.mixes.create({ ...mix, influences }, id);
+  }
+
+  /** The demo series, rendered after everything that somebody asks for. */
+  private async makeSeries(em: EntityManager): Promise<void> {
+    // what is found in its pictures is part of what the shots are made from: takes would be stale if it came later
+    for (let waited = 0; waited < PATIENCE; waited += 500) {
+      if (!(await em.fork().count(ReferenceEntity, { visionState: 'waiting', deletedAt: null }))) break;
+      await new Promise((resolve) => setTimeout(resolve, 500));
     }
+    await this.makeOf(DEMO_YEAR_MIX, YEAR_MIX_ID, em);
     if (!(await em.count(SeriesEntity, { id: SERIES_ID })))
-      await this.series.create({ name: DEMO_SERIES.name, mixId: MIX_ID, shots: [...DEMO_SERIES.shots] }, SERIES_ID);
-    const mix = await em.findOneOrFail(MixEntity, { id: MIX_ID });
-    if (!(await this.takes.list({ mixId: mix.id })).length) await this.takes.ask({ mixId: MIX_ID, quality: 'proof' });
-    await this.series.render(SERIES_ID, 'proof');
+      await this.series.create(
+        { name: DEMO_SERIES.name, mixId: YEAR_MIX_ID, shots: [...DEMO_SERIES.shots] },
+        SERIES_ID,
+      );
+    const [series, shots] = [await this.series.find(SERIES_ID), await this.series.shotsOf(SERIES_ID)];
+    await this.runs.render(series, shots, await this.series.takesOf(shots), { quality: 'proof', background: true });
   }
 }

@@ -32,15 +32,54 @@ export const DEMO_MIX = {
   ],
 } satisfies NewMixDto;
 
-export const DEMO_SERIES: { readonly name: string; readonly shots: readonly NewShotDto[] } = {
-  name: 'Three letters',
-  shots: [
-    { title: 'The bag is full', prompt: 'Ilse walking in the harbour in the morning with Brom', seed: 311 },
+/** The mix of the demo series: a look and a character; pictures by their keys, as above. */
+export const DEMO_YEAR_MIX = {
+  name: 'The year in chalk',
+  prompt: 'a young woman walking on the pier, Brom beside her',
+  avoid: '',
+  settings: { aspect: '3:2', seed: 2200, balance: 1 },
+  influences: [
     {
-      title: 'Through the reeds',
-      prompt: 'Ilse poles the punt through the reed channel at dusk, Brom on the bow',
-      seed: 312,
+      id: 'look',
+      referenceId: 'chalk-dusk',
+      gives: 'look',
+      weight: 0.8,
+      from: 0,
+      to: 1,
+      reading: 'normal',
+      on: true,
     },
-    { title: 'The last house', prompt: 'Ilse waving in the stilt village under the moon', seed: 313 },
+    {
+      id: 'ilse',
+      of: 'character',
+      referenceId: 'demo-ilse',
+      gives: 'character',
+      weight: 1.1,
+      from: 0,
+      to: 1,
+      reading: 'normal',
+      on: true,
+    },
   ],
+} satisfies NewMixDto;
+
+/** Twelve months; the words never name her, so that it is the character who makes her Ilse. */
+export const DEMO_SERIES: { readonly name: string; readonly shots: readonly NewShotDto[] } = {
+  name: 'Twelve months',
+  shots: (
+    [
+      ['January', 'half figure of a young woman on the winter pier, snow, Brom beside her'],
+      ['February', 'a young woman waving in the stilt village in snow, morning'],
+      ['March', 'half figure of a young woman in the salt marsh at dawn, wind'],
+      ['April', 'a young woman reading a letter in the orchard in blossom'],
+      ['May', 'a young woman walking by the mill by the dyke, noon, Brom behind her'],
+      ['June', 'half figure of a young woman on the market quay at noon'],
+      ['July', 'a young woman holding a letter in the boathouse, Brom beside her'],
+      ['August', 'half figure of a young woman waving in the harbour, summer'],
+      ['September', 'a young woman poles the punt through the reed channel at dusk, Brom on the bow'],
+      ['October', 'a young woman with a lantern on the stone bridge, autumn'],
+      ['November', 'half figure of a young woman in the rain, lighthouse'],
+      ['December', 'half figure of a young woman with a lantern in the stilt village at night, snow'],
+    ] as const
+  ).map(([title, prompt], k) => ({ title, prompt, seed: 2201 + k })),
 };

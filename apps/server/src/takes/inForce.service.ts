@@ -8,11 +8,8 @@ import type { MixInfluence, Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { SourcesService } from '../mixes/sources.service';
 import { JobsService } from '../platform/jobs/jobs.service';
-import { TakeEntity } from './take.entity';
 import { ENGINE, TakeQueue } from './takeQueue.service';
-
-/** How many takes the usual time is taken from. */
-const LATELY = 9;
+import { usualTime } from './usualTime';
 
 /** What really acts on the next take of a mix: people lose hours to a wrong picture that nobody noticed. */
 @Injectable()
@@ -59,25 +56,12 @@ export class InForceService {
       width: request.width,
       height: request.height,
       engine: `${ENGINE.name} ${ENGINE.version}`,
-      usually: await this.usually(quality),
+      usually: await usualTime(this.em, quality),
       ahead: (await this.jobs.line('take')).length,
       startUrl: request.start && blobUrl(request.start.content),
       names: (request.names ?? []).map((n) => n.name),
       influences,
     };
-  }
-
-  /** The median time of the last takes of a quality, milliseconds. */
-  private async usually(quality: Quality): Promise<number | undefined> {
-    const last = await this.em.find(
-      TakeEntity,
-      { quality, status: 'done', isControl: false },
-      { orderBy: { finishedAt: 'desc' }, limit: LATELY },
-    );
-    const times = last
-      .flatMap((t) => (t.measurements ? [Object.values(t.measurements.timings).reduce((a, b) => a + b, 0)] : []))
-      .sort((a, b) => a - b);
-    return times.length ? Math.round(times[times.length >> 1]) : undefined;
   }
 }
 

@@ -48,14 +48,15 @@ export class TakeFigureDto {
   face?: number[];
 }
 
-const STATUSES: readonly TakeStatus[] = ['queued', 'rendering', 'done', 'failed', 'cancelled'];
+/** All states of a take. */
+export const TAKE_STATUSES: readonly TakeStatus[] = ['queued', 'rendering', 'done', 'failed', 'cancelled'];
 
 /** One rendered picture with everything that made it. */
 export class TakeDto {
   @ApiProperty() id!: string;
   @ApiProperty({ required: false }) mixId?: string;
   @ApiProperty({ required: false }) shotId?: string;
-  @ApiProperty({ enum: STATUSES, enumName: 'TakeStatus' }) status!: TakeStatus;
+  @ApiProperty({ enum: TAKE_STATUSES, enumName: 'TakeStatus' }) status!: TakeStatus;
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality' }) quality!: Quality;
   @ApiProperty() prompt!: string;
   @ApiProperty() seed!: number;

@@ -1,7 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Arrival, TextSpan, UnderstoodSpan } from '@urbild/core';
+import type { Arrival, ShotPlan, TextSpan, UnderstoodSpan } from '@urbild/core';
 import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
-import type { MixInfluence, MixSettings, Quality } from '../mixes/mix.entity';
+import type { MixInfluence, MixSettings, Quality, SourceKind } from '../mixes/mix.entity';
 
 export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';
 
@@ -25,6 +25,26 @@ export interface TakeOrigin {
   readonly influences: readonly MixInfluence[];
   /** The settings of the mix; absent in takes of older versions. */
   readonly settings?: MixSettings;
+}
+
+/** What a take tries out for its shot: it counts among the shot's takes only when it is kept. */
+export interface TakeTrial {
+  readonly kind: 'mend' | 'swap';
+  /** One for all takes that are tried together. */
+  readonly batch: string;
+  /** What is tried, in words. */
+  readonly label: string;
+  /** Of a mend: the shot as it would be. */
+  readonly plan?: ShotPlan<MixInfluence>;
+  /** Of a swap: which influence of the mix would come from what. */
+  readonly swap?: { readonly influence: string; readonly of: SourceKind; readonly referenceId: string };
+  /** When kept: what was before, so that it can be taken back. */
+  readonly kept?: {
+    readonly plan?: ShotPlan<MixInfluence>;
+    readonly swap?: { readonly of: SourceKind; readonly referenceId: string };
+    /** The take that was the keeper. */
+    readonly keeper?: string;
+  };
 }
 
 /** One rendered picture with everything that made it. A control is a take without influences, shared by many. */
@@ -57,6 +77,8 @@ export const TakeEntity = defineEntity({
     note: p.text(),
     /** The take that somebody went on from. */
     fromTakeId: p.string().nullable(),
+    /** A try for its shot; absent for ordinary takes. */
+    trial: p.json<TakeTrial>().nullable(),
     createdAt: p.datetime().index(),
     finishedAt: p.datetime().nullable(),
     deletedAt: p.datetime().nullable(),

@@ -8,22 +8,26 @@ import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
-import { TakeEntity, type Take, type TakeOrigin } from './take.entity';
+import { TakeEntity, type Take, type TakeOrigin, type TakeTrial } from './take.entity';
 
 /** The engine that takes are rendered by. */
 export const ENGINE = new BuiltInEngine().capabilities();
 
 /** How many takes may wait at once. */
-const LINE_LIMIT = 200;
+const LINE_LIMIT = 400;
 
 /** What a take belongs to, and how soon it is rendered. */
 export interface TakeLinks {
   readonly mixId?: string;
   readonly shotId?: string;
   readonly fromTakeId?: string;
+  readonly trial?: TakeTrial;
   /** Smaller goes first; by quality when absent. */
   readonly priority?: number;
 }
+
+/** Makes the requests of states whose influences were looked up together, without asking the database again. */
+export type RequestMaker = (state: MixState, quality: Quality) => RenderRequest;
 
 /** Puts takes in line. */
 @Injectable()
@@ -40,6 +44,14 @@ export class TakeQueue {
     const [sources, cast] = [await this.sources.of(mix.influences), await this.sources.names()];
     const start = await this.sources.startOf(mix.settings.start);
     return requestFor(mix, sources, { quality, prompt, seed, start }, cast);
+  }
+
+  /** Looks up everything that some states need, once for all of them. Start pictures are looked up for the first state. */
+  async requests(states: readonly MixState[]): Promise<RequestMaker> {
+    const influences = new Map(states.flatMap((s) => s.influences.map((i) => [i.id, i] as const)));
+    const [sources, cast] = [await this.sources.of([...influences.values()]), await this.sources.names()];
+    const start = await this.sources.startOf(states[0]?.settings.start);
+    return (state, quality) => requestFor(state, sources, { quality, start }, cast);
   }
 
   /** Puts a take of a mix in line, or of settings that belong to none. */
@@ -67,6 +79,7 @@ export class TakeQueue {
       mixId: links.mixId ?? null,
       shotId: links.shotId ?? null,
       fromTakeId: links.fromTakeId ?? null,
+      trial: links.trial ?? null,
       controlId: control?.id ?? null,
     });
     await this.jobs.enqueue(this.em, {

@@ -1,23 +1,16 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { MixEntity, type Mix, type MixState, type Quality } from '../mixes/mix.entity';
+import { MixEntity, type MixState, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
-import { requestHash } from './renderPlan';
+import { ShotEntity } from '../series/series.entity';
 import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
 import { TakeEntity, type Take } from './take.entity';
-import { ENGINE, TakeQueue, type TakeLinks } from './takeQueue.service';
+import { TakeQueue, type TakeLinks } from './takeQueue.service';
 import { TakeRenderer } from './takeRenderer';
-
-/** What a take is made from when it belongs to a shot. */
-export interface ShotChoices {
-  readonly shotId: string;
-  readonly prompt: string;
-  readonly seed: number;
-}
 
 /** Takes: asking for them, stopping them, keeping them. */
 @Injectable()
@@ -71,14 +64,14 @@ export class TakesService {
     return this.present(takes);
   }
 
-  async list(filter: { mixId?: string; shotIds?: string[] }): Promise<TakeDto[]> {
+  async list(filter: { mixId: string }): Promise<TakeDto[]> {
     const takes = await this.em.find(
       TakeEntity,
       {
         isControl: false,
         deletedAt: null,
-        ...(filter.mixId ? { mixId: filter.mixId, shotId: null } : {}),
-        ...(filter.shotIds ? { shotId: { $in: filter.shotIds } } : {}),
+        mixId: filter.mixId,
+        shotId: null,
       },
       { orderBy: { createdAt: 'desc', id: 'asc' }, limit: 300 },
     );
@@ -120,24 +113,6 @@ export class TakesService {
     return this.present(ids.flatMap((id) => found.get(id) ?? []));
   }
 
-  /** Asks for the take of a shot unless the newest one shows just that; returns the take that will be it. */
-  async askForShot(mix: Mix, quality: Quality, shot: ShotChoices): Promise<{ take: Take; fresh: boolean }> {
-    const request = await this.queue.request(mix, quality, shot.prompt, shot.seed);
-    const newest = await this.em.findOne(
-      TakeEntity,
-      { shotId: shot.shotId, deletedAt: null, status: { $in: ['queued', 'rendering', 'done'] } },
-      { orderBy: { createdAt: 'desc' } },
-    );
-    if (newest && newest.requestHash === requestHash(request, ENGINE)) return { take: newest, fresh: false };
-    const { prompt, seed, shotId } = shot;
-    return { take: await this.queue.ask(mix, quality, { prompt, seed, shotId }), fresh: true };
-  }
-
-  /** True if the newest finished take of a shot was made from just these settings. */
-  async isCurrent(mix: Mix, quality: Quality, shot: ShotChoices, take: Pick<Take, 'requestHash'>): Promise<boolean> {
-    return take.requestHash === requestHash(await this.queue.request(mix, quality, shot.prompt, shot.seed), ENGINE);
-  }
-
   async cancel(id: string): Promise<TakeDto> {
     const take = await this.find(id);
     await this.stop(take);
@@ -154,9 +129,19 @@ export class TakesService {
     // what is kept is not rejected, and the other way round
     if (change.keeper) take.rejected = false;
     else if (change.rejected) take.keeper = false;
+    if (change.keeper && take.shotId) await this.onlyKeeper(take, take.shotId);
     await this.em.flush();
     this.events.publish({ type: 'take', id, status: take.status });
     return (await this.present([take]))[0];
+  }
+
+  /** A shot has one keeper, and goes on with its keeper's seed. */
+  private async onlyKeeper(take: Take, shotId: string): Promise<void> {
+    for (const other of await this.em.find(TakeEntity, { shotId, keeper: true, id: { $ne: take.id } }))
+      other.keeper = false;
+    const shot = await this.em.findOne(ShotEntity, { id: shotId });
+    if (shot && shot.seed !== take.origin.request.seed) shot.seed = take.origin.request.seed;
+    if (shot) this.events.publish({ type: 'series', id: shot.seriesId });
   }
 
   async remove(id: string): Promise<void> {

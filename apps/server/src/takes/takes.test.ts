@@ -1,5 +1,4 @@
 import type { ReferenceDto } from '../library/reference.dto';
-import type { SeriesDto } from '../series/series.dto';
 import { EventsService, type StudioEvent } from '../platform/events/events.service';
 import { bringIn, newMix, openStudio, type TestStudio } from '../test/studio';
 import { plateSize } from './renderPlan';
@@ -135,47 +134,6 @@ test('asking for a take of nothing, or with nonsense, is refused', async () => {
   await studio.ask.post('/api/v1/takes').send({ mixId: 'nowhere' }).expect(404);
   await studio.ask.post('/api/v1/takes').send({ mixId: 'x', quality: 'huge' }).expect(400);
   await studio.ask.post('/api/v1/takes').send({ mixId: 'x', seed: -1 }).expect(400);
-});
-
-test('a series renders what is missing or changed, and nothing else', async () => {
-  const mix = await newMix(studio, reference);
-  const shots = ['Ilse in the harbour', 'Brom in the marsh at dawn'].map((prompt, i) => ({
-    title: `Shot ${i + 1}`,
-    prompt,
-    seed: 10 + i,
-  }));
-  const made = (await studio.ask.post('/api/v1/series').send({ name: 'Two', mixId: mix.id, shots }).expect(201))
-    .body as SeriesDto;
-  expect(made.shots.map((s) => s.current)).toEqual([false, false]);
-  const render = async () =>
-    (
-      (await studio.ask.post(`/api/v1/series/${made.id}/render`).send({ quality: 'draft' }).expect(202)).body as {
-        queued: number;
-      }
-    ).queued;
-  expect(await render()).toBe(2);
-  await studio.jobs.idle();
-  expect(await render()).toBe(0);
-  const second = made.shots[1];
-  await studio.ask
-    .patch(`/api/v1/shots/${second.id}`)
-    .send({ version: second.version, prompt: 'Brom in the marsh at dusk' })
-    .expect(200);
-  await studio.ask
-    .patch(`/api/v1/shots/${second.id}`)
-    .send({ version: second.version, prompt: 'overtaken' })
-    .expect(409);
-  expect(await render()).toBe(1);
-  await studio.jobs.idle();
-  const now = (await studio.ask.get(`/api/v1/series/${made.id}`).expect(200)).body as SeriesDto;
-  expect(now.shots.map((s) => [s.current, s.takes.length])).toEqual([
-    [true, 1],
-    [true, 2],
-  ]);
-  await studio.ask.post(`/api/v1/series/${made.id}/shots`).send({ title: 'Third', prompt: 'pier' }).expect(201);
-  const shorter = (await studio.ask.delete(`/api/v1/shots/${made.shots[0].id}`).expect(200)).body as SeriesDto;
-  expect(shorter.shots.map((s) => s.title)).toEqual(['Shot 2', 'Third']);
-  await studio.ask.post('/api/v1/series').send({ name: 'x', mixId: 'nowhere' }).expect(404);
 });
 
 test('plates have the aspect that was asked for, in whole eights', () => {

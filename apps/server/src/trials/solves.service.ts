@@ -1,7 +1,7 @@
 import type { EntityManager as Manager } from '@mikro-orm/core';
 import { EntityManager, RequestContext } from '@mikro-orm/core';
 import { Injectable, OnModuleInit } from '@nestjs/common';
-import { solveStep, type Trial } from '@urbild/core';
+import { solveStep, stateOfShot, type Trial } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixesService } from '../mixes/mixes.service';
 import { EventsService } from '../platform/events/events.service';
@@ -12,6 +12,7 @@ import { TakeEntity, type Take } from '../takes/take.entity';
 import { TakeQueue } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
 import type { NewSolveDto, SolveDto } from './trial.dto';
+import { TrialShotsService } from './trialShots.service';
 import { SolveEntity, type Solve } from './trial.entity';
 
 const PRIORITY = 1;
@@ -30,13 +31,14 @@ export class SolvesService implements JobHandler, OnModuleInit {
     private readonly takes: TakesService,
     private readonly queue: TakeQueue,
     private readonly events: EventsService,
+    private readonly shots: TrialShotsService,
   ) {}
 
   onModuleInit(): void {
     this.jobs.register('solve', this);
   }
 
-  async create({ mixId, targets, wordsKept }: NewSolveDto): Promise<SolveDto> {
+  async create({ mixId, targets, wordsKept, seriesId, shotIds }: NewSolveDto): Promise<SolveDto> {
     const { prompt, avoid, settings, influences } = await this.mixes.find(mixId);
     const missing = targets.filter((t) => !influences.some((i) => i.id === t.influence));
     if (missing.length)
@@ -51,6 +53,7 @@ export class SolvesService implements JobHandler, OnModuleInit {
         settings,
         influences: influences.map((i) => (asked.has(i.id) ? { ...i, on: true } : i)),
       },
+      shots: await this.shots.of(seriesId, shotIds),
       targets: { arrivals: Object.fromEntries(targets.map((t) => [t.influence, t.arrival])), wordsKept },
       path: [],
       status: 'running',
@@ -94,14 +97,22 @@ export class SolvesService implements JobHandler, OnModuleInit {
         return this.note(em, job.subject, { status: step.say, best: step.best, reason: step.reason });
       const { weights } = step;
       const influences = solve.state.influences.map((i) => (i.id in weights ? { ...i, weight: weights[i.id] } : i));
-      const asked = await RequestContext.create(em.fork(), () =>
-        this.queue.ask({ ...solve.state, influences }, 'draft', { priority: PRIORITY }),
-      );
-      const take = await this.finished(em, asked.id, job.subject);
-      if (!take) return;
-      if (take.status !== 'done')
-        return this.note(em, job.subject, { status: 'failed', reason: take.error ?? 'a draft was stopped' });
-      const trial = { ...trialOf(take, weights), takeId: take.id };
+      const state = { ...solve.state, influences };
+      const states = solve.shots ? solve.shots.shots.map((shot) => stateOfShot(state, shot)) : [state];
+      const ids: string[] = [];
+      for (const one of states) {
+        const asked = () => this.queue.ask(one, 'draft', { priority: PRIORITY });
+        ids.push((await RequestContext.create(em.fork(), asked)).id);
+      }
+      const takes: Take[] = [];
+      for (const id of ids) {
+        const take = await this.finished(em, id, job.subject);
+        if (!take) return;
+        if (take.status !== 'done')
+          return this.note(em, job.subject, { status: 'failed', reason: take.error ?? 'a draft was stopped' });
+        takes.push(take);
+      }
+      const trial = { ...meanTrial(takes, weights), takeId: takes[0].id };
       await this.note(em, job.subject, { path: [...solve.path, trial] });
     }
   }
@@ -166,11 +177,14 @@ export class SolvesService implements JobHandler, OnModuleInit {
   }
 }
 
-/** What a draft says about its weights. A take without references is all words. */
-const trialOf = ({ measurements }: Take, weights: Readonly<Record<string, number>>): Trial => ({
-  weights,
-  arrivals: Object.fromEntries(
-    Object.keys(weights).map((id) => [id, Math.max(0, measurements?.arrivals[id]?.overall ?? 0)]),
-  ),
-  wordsKept: measurements?.wordsKept ?? 1,
-});
+/** What drafts say about their weights, on the mean. A take without references is all words. */
+const meanTrial = (takes: readonly Take[], weights: Readonly<Record<string, number>>): Trial => {
+  const mean = (of: (take: Take) => number) => takes.reduce((sum, t) => sum + of(t), 0) / takes.length;
+  return {
+    weights,
+    arrivals: Object.fromEntries(
+      Object.keys(weights).map((id) => [id, mean((t) => Math.max(0, t.measurements?.arrivals[id]?.overall ?? 0))]),
+    ),
+    wordsKept: mean((t) => t.measurements?.wordsKept ?? 1),
+  };
+};

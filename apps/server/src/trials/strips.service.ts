@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { axisFault, cellsOf } from '@urbild/core';
+import { axisFault, cellsOf, stateOfShot } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import type { MixState } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
@@ -9,6 +9,7 @@ import { Problem } from '../platform/problems/problem';
 import { TakesService } from '../takes/takes.service';
 import { TakeQueue } from '../takes/takeQueue.service';
 import type { NewStripDto, StripDto } from './trial.dto';
+import { TrialShotsService } from './trialShots.service';
 import { StripEntity, type Strip } from './trial.entity';
 
 /** Strips are rendered after what somebody waits for at the bench. */
@@ -24,16 +25,32 @@ export class StripsService {
     private readonly takes: TakesService,
     private readonly queue: TakeQueue,
     private readonly events: EventsService,
+    private readonly shots: TrialShotsService,
   ) {}
 
   /** The strips of a mix, newest first. */
   async list(mixId: string): Promise<StripDto[]> {
     const all = await this.em.find(
       StripEntity,
-      { mixId, deletedAt: null },
+      { mixId, deletedAt: null, shots: null },
       { orderBy: { createdAt: 'desc' }, limit: 50 },
     );
     return Promise.all(all.map((s) => this.present(s)));
+  }
+
+  /** The strips over shots of a series, newest first. */
+  async ofSeries(seriesId: string): Promise<StripDto[]> {
+    const all = await this.em.find(
+      StripEntity,
+      { shots: { $ne: null }, deletedAt: null },
+      { orderBy: { createdAt: 'desc' }, limit: 200 },
+    );
+    return Promise.all(
+      all
+        .filter((s) => s.shots?.seriesId === seriesId)
+        .slice(0, 20)
+        .map((s) => this.present(s)),
+    );
   }
 
   async get(id: string): Promise<StripDto> {
@@ -41,7 +58,7 @@ export class StripsService {
   }
 
   /** Puts a take in line for every cell. Throws a {@link Problem} for axes that the mix does not have. */
-  async create({ mixId, name, axes, quality = 'draft' }: NewStripDto): Promise<StripDto> {
+  async create({ mixId, name, axes, quality = 'draft', seriesId, shotIds }: NewStripDto): Promise<StripDto> {
     const { prompt, avoid, settings, influences } = await this.mixes.find(mixId);
     const state: MixState = { prompt, avoid, settings, influences };
     const errors = axes.flatMap((axis, k) => {
@@ -49,7 +66,10 @@ export class StripsService {
       return fault ? [{ field: `axes.${k}`, message: fault }] : [];
     });
     if (errors.length) throw Problem.invalid(errors);
-    const cells = cellsOf(state, axes);
+    const shots = await this.shots.of(seriesId, shotIds);
+    const cells = cellsOf(state, axes).flatMap((cell) =>
+      shots ? shots.shots.map((shot) => stateOfShot(cell, shot)) : [cell],
+    );
     if (cells.length > MOST_CELLS)
       throw Problem.invalid([
         { field: 'axes', message: `A table has at most ${MOST_CELLS} cells, not ${cells.length}.` },
@@ -65,6 +85,7 @@ export class StripsService {
       state,
       axes,
       quality,
+      shots,
       takeIds,
       createdAt: new Date(),
       version: 1,
@@ -101,13 +122,24 @@ export class StripsService {
     return strip;
   }
 
-  private async present({ id, mixId, name, axes, state, quality, takeIds, createdAt }: Strip): Promise<StripDto> {
+  private async present({
+    id,
+    mixId,
+    name,
+    axes,
+    state,
+    shots,
+    quality,
+    takeIds,
+    createdAt,
+  }: Strip): Promise<StripDto> {
     return {
       id,
       mixId,
       name,
       axes: axes.map((a) => ({ ...a, values: [...a.values] })),
       state: { ...state, influences: [...state.influences] },
+      shots: shots?.shots.map((s) => ({ id: s.id, title: s.title })),
       quality,
       cells: await this.takes.byIds(takeIds),
       createdAt: createdAt.toISOString(),

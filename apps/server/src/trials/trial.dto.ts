@@ -40,8 +40,28 @@ export class AxisDto {
   values!: (number | string)[];
 }
 
-export class NewStripDto {
+/** The most shots over which something is tried at once. */
+export const MOST_TRIAL_SHOTS = 6;
+
+/** What may be tried over several shots of a series instead of the mix's own prompt. */
+class OverShotsDto {
   @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty({ required: false, description: 'the series whose shots these are' })
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  seriesId?: string;
+  @ApiProperty({ type: [String], required: false, description: 'shots of the series' })
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_TRIAL_SHOTS)
+  @IsString({ each: true })
+  @Length(1, 60, { each: true })
+  shotIds?: string[];
+}
+
+export class NewStripDto extends OverShotsDto {
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
   @ApiProperty({ type: [AxisDto], description: 'one axis, or two for a table' })
   @IsArray()
@@ -64,6 +84,11 @@ export class MixStateDto {
   @ApiProperty({ type: [MixInfluenceDto] }) influences!: MixInfluenceDto[];
 }
 
+export class TrialShotDto {
+  @ApiProperty() id!: string;
+  @ApiProperty() title!: string;
+}
+
 /** Takes over the values of one or two settings. */
 export class StripDto {
   @ApiProperty() id!: string;
@@ -71,8 +96,11 @@ export class StripDto {
   @ApiProperty() name!: string;
   @ApiProperty({ type: [AxisDto] }) axes!: AxisDto[];
   @ApiProperty({ type: MixStateDto }) state!: MixStateDto;
+  @ApiProperty({ type: [TrialShotDto], required: false, description: 'each cell is these shots' })
+  shots?: TrialShotDto[];
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality' }) quality!: Quality;
-  @ApiProperty({ type: [TakeDto], description: 'row by row' }) cells!: TakeDto[];
+  @ApiProperty({ type: [TakeDto], description: 'row by row; of a strip over shots: cell by cell, shot by shot' })
+  cells!: TakeDto[];
   @ApiProperty() createdAt!: string;
 }
 
@@ -85,8 +113,7 @@ export class TargetDto {
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) arrival!: number;
 }
 
-export class NewSolveDto {
-  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+export class NewSolveDto extends OverShotsDto {
   @ApiProperty({ type: [TargetDto] })
   @IsArray()
   @ArrayMinSize(1)

@@ -1,6 +1,18 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Axis, Targets, Trial } from '@urbild/core';
-import type { MixState, Quality } from '../mixes/mix.entity';
+import type { Axis, ShotPlan, Targets, Trial } from '@urbild/core';
+import type { MixInfluence, MixState, Quality } from '../mixes/mix.entity';
+
+/** A shot over which something is tried, as it was then. */
+export interface TrialShot extends ShotPlan<MixInfluence> {
+  readonly id: string;
+  readonly title: string;
+}
+
+/** Shots of a series over which something is tried. */
+export interface TrialShots {
+  readonly seriesId: string;
+  readonly shots: readonly TrialShot[];
+}
 
 /** Takes over the values of one or two settings. */
 export const StripEntity = defineEntity({
@@ -14,7 +26,9 @@ export const StripEntity = defineEntity({
     state: p.json<MixState>(),
     axes: p.json<readonly Axis[]>(),
     quality: p.string().$type<Quality>(),
-    /** One take per cell, row by row; a proof takes the place of its draft. */
+    /** Of a strip over a series: each cell is these shots. */
+    shots: p.json<TrialShots>().nullable(),
+    /** One take per cell (and shot), row by row; a proof takes the place of its draft. */
     takeIds: p.json<readonly string[]>(),
     createdAt: p.datetime().index(),
     deletedAt: p.datetime().nullable(),
@@ -39,6 +53,8 @@ export const SolveEntity = defineEntity({
     id: p.string().primary(),
     mixId: p.string().index(),
     state: p.json<MixState>(),
+    /** Of a search over a series: the arrivals are means over these shots. */
+    shots: p.json<TrialShots>().nullable(),
     targets: p.json<Targets>(),
     path: p.json<readonly SolveTrial[]>(),
     status: p.string().$type<SolveState>(),

@@ -19,6 +19,13 @@ export class TrialsController {
     return this.strips.list(String(mixId ?? ''));
   }
 
+  /** The test strips over shots of a series, newest first. */
+  @Get('strips/of-series/:id')
+  @ApiOkResponse({ type: [StripDto] })
+  stripsOfSeries(@Param('id') id: string): Promise<StripDto[]> {
+    return this.strips.ofSeries(id);
+  }
+
   @Post('strips')
   @ApiCreatedResponse({ type: StripDto })
   newStrip(@Body() wish: NewStripDto): Promise<StripDto> {

@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
-export type JobState = 'queued' | 'running' | 'done' | 'failed' | 'cancelled';
+/** A held job waits until it is released. */
+export type JobState = 'queued' | 'held' | 'running' | 'done' | 'failed' | 'cancelled';
 
 /** A piece of work that survives a restart. */
 export const JobEntity = defineEntity({

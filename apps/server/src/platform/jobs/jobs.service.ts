@@ -65,7 +65,7 @@ export class JobsService implements OnModuleDestroy {
 
   /** Puts a job in line unless one of the same kind and subject waits or runs already. Flushes. */
   async enqueue(em: EntityManager, { kind, subject, payload = {}, priority = 0 }: NewJob): Promise<void> {
-    const same = await em.count(JobEntity, { kind, subject, state: { $in: ['queued', 'running'] } });
+    const same = await em.count(JobEntity, { kind, subject, state: { $in: ['queued', 'held', 'running'] } });
     if (!same) {
       em.create(JobEntity, {
         id: randomUUID(),
@@ -87,8 +87,27 @@ export class JobsService implements OnModuleDestroy {
   async cancelQueued(kind: string, subject: string): Promise<boolean> {
     const changed = await this.orm.em
       .fork()
-      .nativeUpdate(JobEntity, { kind, subject, state: 'queued' }, { state: 'cancelled', finishedAt: new Date() });
+      .nativeUpdate(
+        JobEntity,
+        { kind, subject, state: { $in: ['queued', 'held'] } },
+        { state: 'cancelled', finishedAt: new Date() },
+      );
     return changed > 0;
+  }
+
+  /** Lets waiting jobs wait until they are released; those that run go on to their end. */
+  async hold(kind: string, subjects: readonly string[]): Promise<void> {
+    await this.orm.em
+      .fork()
+      .nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'queued' }, { state: 'held' });
+  }
+
+  /** Puts held jobs back in line. */
+  async release(kind: string, subjects: readonly string[]): Promise<void> {
+    await this.orm.em
+      .fork()
+      .nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'held' }, { state: 'queued' });
+    void this.pump();
   }
 
   /** Subjects of the jobs in line, in their order; running ones first. */

@@ -1,4 +1,5 @@
 import { coherence } from './coherence';
+import { consistency } from './consistencyTask';
 import { crop } from './crop';
 import { proposeFocus } from './focus';
 import { gives } from './gives';
@@ -6,6 +7,7 @@ import { ingest } from './ingest';
 import { mask } from './mask';
 import { prepare } from './prepare';
 import { paint, render } from './renderTask';
+import { seriesExport } from './seriesExport';
 import { traits } from './traits';
 import type { Task } from './tasks';
 
@@ -26,6 +28,10 @@ export default function run(task: Task): Promise<unknown> {
       return crop(task);
     case 'coherence':
       return coherence(task);
+    case 'consistency':
+      return consistency(task);
+    case 'seriesExport':
+      return seriesExport(task);
     case 'mask':
       return mask(task);
     case 'paint':

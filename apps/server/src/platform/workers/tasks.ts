@@ -3,6 +3,8 @@ import type { Kind, Metadata } from '../../library/reference.entity';
 import type { KnownOfPicture, ReferenceDescription } from './describeReference';
 import type { FaceFrame, InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MessagePort } from 'worker_threads';
+import type { ConsistencyTask } from './consistencyTask';
+import type { SeriesExportTask } from './seriesExport';
 
 /** A picture as the library keeps it, made by a worker from any file. */
 export interface IngestResult extends ReferenceDescription {
@@ -180,6 +182,8 @@ export type Task =
   | TraitsTask
   | CropTask
   | CoherenceTask
+  | ConsistencyTask
+  | SeriesExportTask
   | MaskTask
   | PaintTask
   | RenderTask;

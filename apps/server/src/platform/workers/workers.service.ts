@@ -6,6 +6,8 @@ import { MessageChannel } from 'worker_threads';
 import type { Box } from '@urbild/core';
 import type { FaceFrame, ReadTraits } from '@urbild/engine';
 import { CONFIG, type Config } from '../config';
+import type { ConsistencyResult, ConsistencyTask } from './consistencyTask';
+import type { SeriesExportTask } from './seriesExport';
 import { workerOptions } from './threads';
 import type {
   CoherenceResult,
@@ -92,6 +94,16 @@ export class WorkersService implements OnModuleDestroy {
 
   async coherence(pictures: readonly string[]): Promise<CoherenceResult> {
     return unwrap<CoherenceResult>(await this.importers.run({ kind: 'coherence', pictures } satisfies Task));
+  }
+
+  /** Compares the takes of a series with each other. */
+  async consistency(task: Omit<ConsistencyTask, 'kind'>): Promise<ConsistencyResult> {
+    return unwrap<ConsistencyResult>(await this.importers.run({ ...task, kind: 'consistency' } satisfies Task));
+  }
+
+  /** Writes the keepers of a series into a file. */
+  async exportSeries(task: Omit<SeriesExportTask, 'kind'>): Promise<void> {
+    unwrap<unknown>(await this.importers.run({ ...task, kind: 'seriesExport' } satisfies Task));
   }
 
   /** Paints in the import pool, so that renders go on. */

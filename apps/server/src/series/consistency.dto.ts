@@ -1,0 +1,78 @@
+import { ApiProperty } from '@nestjs/swagger';
+import { CAUSES, type Aspect, type Cause } from '@urbild/core';
+import { Type } from 'class-transformer';
+import { IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { QUALITIES, SOURCE_KINDS, type Quality, type SourceKind } from '../mixes/mix.entity';
+import { OwnSettingsDto } from './series.dto';
+
+/** A shot as it would be: its words, seed and own settings. */
+export class ShotPlanDto {
+  @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
+  @ApiProperty() @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
+  @ApiProperty({ type: OwnSettingsDto }) @ValidateNested() @Type(() => OwnSettingsDto) own!: OwnSettingsDto;
+}
+
+/** Something that may bring a shot back. */
+export class ShotMendDto {
+  @ApiProperty({ example: 'Bring Ilse nearer' }) @IsString() @Length(1, 200) label!: string;
+  @ApiProperty({ type: ShotPlanDto }) @ValidateNested() @Type(() => ShotPlanDto) plan!: ShotPlanDto;
+}
+
+export class BandDto {
+  @ApiProperty() low!: number;
+  @ApiProperty() high!: number;
+}
+
+/** A shot that falls out of its series, why, and what may bring it back. */
+export class FallsOutDto {
+  @ApiProperty() shotId!: string;
+  @ApiProperty() takeId!: string;
+  @ApiProperty({ enum: ['identity', 'look', 'arrival'] }) aspect!: Aspect;
+  @ApiProperty() influenceId!: string;
+  @ApiProperty({ description: 'of what does not hold' }) name!: string;
+  @ApiProperty({ required: false, description: '-0.2..1' }) arrival?: number;
+  @ApiProperty({ type: BandDto, required: false, description: 'where the arrivals of the others lie' })
+  others?: BandDto;
+  @ApiProperty({ enum: CAUSES, enumName: 'Cause' }) cause!: Cause;
+  @ApiProperty({ description: 'the cause as a sentence' }) sentence!: string;
+  @ApiProperty({ type: [ShotMendDto], description: 'the likelier first' }) mends!: ShotMendDto[];
+}
+
+export class CloserIdentityDto {
+  @ApiProperty() influenceId!: string;
+  @ApiProperty() name!: string;
+  @ApiProperty({ description: 'spread of the controls over spread of the takes' }) times!: number;
+}
+
+/** How many times closer together takes are than their controls. */
+export class CloserDto {
+  @ApiProperty({ required: false, description: 'geometric mean of surface and colour' }) look?: number;
+  @ApiProperty({ required: false }) surface?: number;
+  @ApiProperty({ required: false }) colour?: number;
+  @ApiProperty({ type: [CloserIdentityDto] }) identity!: CloserIdentityDto[];
+}
+
+export class ComparedShotDto {
+  @ApiProperty() shotId!: string;
+  @ApiProperty() takeId!: string;
+  @ApiProperty({ required: false, description: 'of a try: likeness in layout to the take before, 0..1' })
+  layout?: number;
+}
+
+/** How far a series holds together. */
+export class ConsistencyDto {
+  @ApiProperty({ type: [ComparedShotDto], description: 'the takes that were compared' }) shots!: ComparedShotDto[];
+  @ApiProperty({ type: CloserDto }) closer!: CloserDto;
+  @ApiProperty({ type: [FallsOutDto], description: 'the farthest first' }) falls!: FallsOutDto[];
+}
+
+/** Something else for an influence of the mix, over all shots. */
+export class SwapDto {
+  @ApiProperty() @IsString() @Length(1, 60) influence!: string;
+  @ApiProperty({ enum: SOURCE_KINDS, enumName: 'SourceKind' }) @IsIn(SOURCE_KINDS) of!: SourceKind;
+  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
+  @IsOptional()
+  @IsIn(QUALITIES)
+  quality?: Quality;
+}

@@ -1,0 +1,194 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { channelsOf, mendsFor, ownDifferences, type JudgedInfluence, type SubjectFacts } from '@urbild/core';
+import { figureFor, toldSheet, type RequestInfluence } from '@urbild/engine';
+import { createHash } from 'crypto';
+import type { MixInfluence } from '../mixes/mix.entity';
+import { SourcesService } from '../mixes/sources.service';
+import { BlobStore } from '../platform/blobs/blobStore';
+import type { ComparedShot, ConsistencyResult, ConsistencyTask } from '../platform/workers/consistencyTask';
+import { WorkersService } from '../platform/workers/workers.service';
+import { TakeEntity, type Take } from '../takes/take.entity';
+import type { ConsistencyDto, FallsOutDto } from './consistency.dto';
+import { ownToDto } from './ownSettings';
+import type { Shot } from './series.entity';
+import { SeriesPlanService, leadOf, type SeriesPlan } from './seriesPlan.service';
+import { SeriesService } from './series.service';
+
+const KEPT = 40;
+
+/** How far a series holds together: what its takes show is compared in a worker thread, and kept as long as nothing changes. */
+@Injectable()
+export class ConsistencyService {
+  private readonly kept = new Map<string, Promise<ConsistencyResult>>();
+
+  constructor(
+    private readonly em: EntityManager,
+    private readonly series: SeriesService,
+    private readonly plans: SeriesPlanService,
+    private readonly sources: SourcesService,
+    private readonly blobs: BlobStore,
+    private readonly workers: WorkersService,
+  ) {}
+
+  /** Compares the takes that stand for the shots, or those of a batch of tries. */
+  async of(seriesId: string, batch?: string): Promise<ConsistencyDto> {
+    const series = await this.series.find(seriesId);
+    const shots = (await this.series.shotsOf(seriesId)).filter((s) => !s.skipped);
+    const plan = await this.plans.planOf(series, shots);
+    const all = await this.series.takesOf(shots);
+    const pairs = shots.flatMap((shot) => {
+      const own = all.filter((t) => t.shotId === shot.id);
+      const take = batch ? own.find((t) => t.trial?.batch === batch && t.status === 'done') : leadOf(own);
+      return take?.descriptorsHash ? [{ shot, take }] : [];
+    });
+    const takes = await this.whole(pairs.map((p) => p.take));
+    const controls = await this.series.controlsOf(takes);
+    const before = await this.whole(batch ? all.filter((t) => takes.some((o) => o.fromTakeId === t.id)) : []);
+    const influences = judged(plan, takes);
+    const names = await this.sources.names();
+    const result = await this.compared({
+      blobDir: this.blobs.dir,
+      takes: pairs.map(({ shot }, k) => {
+        const layoutOf = before.find((b) => b.id === takes[k].fromTakeId)?.descriptorsHash ?? undefined;
+        return { ...compared(plan, shot, takes[k], influences), layoutOf };
+      }),
+      controls: pairs.flatMap(({ shot }, k) => {
+        const control = controls.get(takes[k].controlId ?? '');
+        return control?.descriptorsHash ? [compared(plan, shot, control, influences)] : [];
+      }),
+      influences,
+      names,
+      titles: Object.fromEntries(
+        pairs.flatMap(({ shot }) => plan.stateOf(shot).influences.map((i) => [i.id, plan.nameOf(i)] as const)),
+      ),
+      height: takes[0]?.origin.request.height ?? 0,
+    });
+    const subjects = influences.filter((i) => i.subject || result.closer.identity[i.id] !== undefined);
+    return {
+      shots: pairs.map(({ shot, take }, k) => ({ shotId: shot.id, takeId: take.id, layout: result.layout[k] })),
+      closer: {
+        look: result.closer.look,
+        surface: result.closer.surface,
+        colour: result.closer.colour,
+        identity: subjects.flatMap((i) => {
+          const times = result.closer.identity[i.id];
+          return times === undefined ? [] : [{ influenceId: i.id, name: i.name, times }];
+        }),
+      },
+      falls: result.falls.map((f) => this.present(f, pairs[f.shot].shot, pairs[f.shot].take, plan, influences)),
+    };
+  }
+
+  private present(
+    fall: ConsistencyResult['falls'][number],
+    shot: Shot,
+    take: Take,
+    plan: SeriesPlan,
+    influences: readonly JudgedInfluence[],
+  ): FallsOutDto {
+    const of = influences.find((i) => i.id === fall.influence)!;
+    const nameOf = (id: string) => {
+      const found = plan.stateOf(shot).influences.find((i) => i.id === id);
+      return found ? plan.nameOf(found) : id;
+    };
+    const { prompt, seed, own } = shot;
+    const mends = mendsFor<MixInfluence>({ prompt, seed, own }, plan.state, fall, of, nameOf);
+    return {
+      shotId: shot.id,
+      takeId: take.id,
+      aspect: fall.aspect,
+      influenceId: fall.influence,
+      name: of.name,
+      arrival: fall.arrival,
+      others: fall.others && { low: fall.others.low, high: fall.others.high },
+      cause: fall.cause,
+      sentence: fall.sentence,
+      mends: mends.map((m) => ({ label: m.label, plan: { ...m.plan, own: ownToDto(m.plan.own) } })),
+    };
+  }
+
+  /** Takes with everything that was measured of them. */
+  private async whole(takes: readonly Take[]): Promise<Take[]> {
+    const found = await this.em.fork().find(TakeEntity, { id: { $in: takes.map((t) => t.id) } });
+    const byId = new Map(found.map((t) => [t.id, t]));
+    return takes.flatMap((t) => byId.get(t.id) ?? []);
+  }
+
+  private compared(task: Omit<ConsistencyTask, 'kind'>): Promise<ConsistencyResult> {
+    const key = createHash('sha256').update(JSON.stringify(task)).digest('hex');
+    let result = this.kept.get(key);
+    if (!result) {
+      result = this.workers.consistency(task);
+      this.kept.set(key, result);
+      result.catch(() => this.kept.delete(key));
+      if (this.kept.size > KEPT) this.kept.delete(this.kept.keys().next().value!);
+    }
+    return result;
+  }
+}
+
+/** The influences of the mix as they are judged: with what is known of whoever they show. */
+function judged(plan: SeriesPlan, takes: readonly Take[]): JudgedInfluence[] {
+  const asked = (id: string): RequestInfluence | undefined =>
+    takes.map((t) => t.origin.request.influences.find((i) => i.id === id)).find((i) => i !== undefined);
+  return plan.state.influences
+    .filter((i) => i.on)
+    .map((i) => {
+      const request = asked(i.id);
+      return {
+        id: i.id,
+        name: plan.nameOf(i),
+        gives: i.gives,
+        weight: i.weight,
+        subject: request?.subject ?? i.subject,
+        sheet: request && toldSheet(request),
+      };
+    });
+}
+
+/** One take as it is compared with the others. */
+function compared(
+  plan: SeriesPlan,
+  { prompt, seed, own }: Shot,
+  take: Take,
+  influences: readonly JudgedInfluence[],
+): ComparedShot {
+  const { request } = take.origin;
+  const figures = take.measurements?.figures ?? [];
+  const shares = (channel: 'identity' | 'surface', subject?: string): Record<string, number> => {
+    const logged = (take.shares ?? []).filter(
+      (s) => s.channel === channel && (s.subject === undefined || subject === undefined || s.subject === subject),
+    );
+    const length = logged.reduce((sum, s) => sum + (s.to - s.from), 0);
+    return Object.fromEntries(
+      request.influences.map(({ id }, k) => [
+        id,
+        length ? logged.reduce((sum, s) => sum + (s.influences[k] ?? 0) * (s.to - s.from), 0) / length : 0,
+      ]),
+    );
+  };
+  const subjects: Record<string, SubjectFacts> = {};
+  for (const i of influences) {
+    if (!channelsOf(i.gives).includes('identity')) continue;
+    const figure = figureFor(figures, { subject: i.subject });
+    const isThem = !!figure && (figure.kind === 'person' || figure.name === i.subject);
+    subjects[i.id] = {
+      there: isThem,
+      height: isThem ? figure.box[3] - figure.box[1] : 0,
+      yaw: isThem ? figure.face?.yaw : undefined,
+      traits: isThem ? figure.traits : {},
+      shares: shares('identity', i.subject),
+    };
+  }
+  return {
+    prompt,
+    seed,
+    own,
+    differs: ownDifferences(plan.state, own),
+    arrivals: Object.fromEntries(Object.entries(take.measurements?.arrivals ?? {}).map(([id, a]) => [id, a.overall])),
+    descriptors: take.descriptorsHash!,
+    subjects,
+    surfaceShares: shares('surface'),
+  };
+}

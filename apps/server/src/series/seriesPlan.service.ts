@@ -1,0 +1,94 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { differences, stateOfShot } from '@urbild/core';
+import { MixEntity, MixVersionEntity, type MixInfluence, type MixState } from '../mixes/mix.entity';
+import { SourcesService } from '../mixes/sources.service';
+import { Problem } from '../platform/problems/problem';
+import { requestHash } from '../takes/renderPlan';
+import type { Take } from '../takes/take.entity';
+import { ENGINE, TakeQueue, type RequestMaker } from '../takes/takeQueue.service';
+import type { Series, Shot } from './series.entity';
+
+/** Everything that the shots of a series would be rendered from, looked up once for all of them. */
+export interface SeriesPlan {
+  readonly mixId: string;
+  /** The mix in the version that the series uses. */
+  readonly state: MixState;
+  readonly request: RequestMaker;
+  /** What a shot would be rendered from. */
+  stateOf(shot: Shot): MixState;
+  /** The name of what stands behind an influence. */
+  nameOf(influence: Pick<MixInfluence, 'referenceId'>): string;
+}
+
+/** Plans: what a series would render, and what of it is there already. */
+@Injectable()
+export class SeriesPlanService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly queue: TakeQueue,
+    private readonly sources: SourcesService,
+  ) {}
+
+  async planOf(series: Series, shots: readonly Shot[]): Promise<SeriesPlan> {
+    const state = await this.stateOf(series);
+    const states = new Map(shots.map((s) => [s.id, stateOfShot(state, s)]));
+    const request = await this.queue.requests([state, ...states.values()]);
+    const titles = await this.sources.titles(
+      [...states.values()].flatMap((s) => s.influences).concat(state.influences),
+    );
+    return {
+      mixId: series.mixId,
+      state,
+      request,
+      stateOf: (shot) => states.get(shot.id) ?? stateOfShot(state, shot),
+      nameOf: (i) => titles.get(i.referenceId) ?? 'a reference that is gone',
+    };
+  }
+
+  /** The mix of a series, in its version. Throws a not-found {@link Problem} when it is gone. */
+  private async stateOf({ mixId, mixVersion }: Pick<Series, 'mixId' | 'mixVersion'>): Promise<MixState> {
+    if (mixVersion) {
+      const version = await this.em.findOne(MixVersionEntity, { mixId, number: mixVersion });
+      if (!version) throw Problem.notFound(`Version ${mixVersion} of the mix of this series`);
+      return version.state;
+    }
+    const mix = await this.em.findOne(MixEntity, { id: mixId });
+    if (!mix) throw Problem.notFound('The mix of this series');
+    const { prompt, avoid, settings, influences } = mix;
+    return { prompt, avoid, settings, influences };
+  }
+
+  /** True for a take that was made, or will be, from just what its shot is now. */
+  isOf(plan: SeriesPlan, state: MixState, take: Pick<Take, 'quality' | 'requestHash'>): boolean {
+    return take.requestHash === requestHash(plan.request(state, take.quality), ENGINE);
+  }
+
+  /** Why a shot has to be rendered; empty when one of its takes shows just what it is now. `takes` are its own, newest first. */
+  staleness(plan: SeriesPlan, shot: Shot, takes: readonly Take[]): string[] {
+    if (shot.skipped) return [];
+    const there = takes.filter((t) => countsFor(t));
+    if (!there.length) return ['not rendered yet'];
+    const state = plan.stateOf(shot);
+    if (there.some((t) => this.isOf(plan, state, t))) return [];
+    const { request, influences, settings } = there[0].origin;
+    const before: MixState = {
+      prompt: request.prompt,
+      avoid: request.avoid,
+      settings: { ...(settings ?? state.settings), seed: request.seed },
+      influences,
+    };
+    const why = differences(before, state, (i) => plan.nameOf(i));
+    return why.length ? why : ['a reference was prepared anew, or the engine is newer'];
+  }
+}
+
+/** True for a take that counts among those of its shot: not a try, and neither failed nor stopped. */
+export const countsFor = ({ status, trial }: Pick<Take, 'status' | 'trial'>): boolean =>
+  (!trial || !!trial.kept) && status !== 'failed' && status !== 'cancelled';
+
+/** The take that stands for a shot: its keeper, or else its newest finished one. `takes` are newest first. */
+export const leadOf = (takes: readonly Take[]): Take | undefined => {
+  const done = takes.filter((t) => countsFor(t) && t.status === 'done' && !t.rejected);
+  return done.find((t) => t.keeper) ?? done[0];
+};

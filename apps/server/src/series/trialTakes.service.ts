@@ -1,0 +1,179 @@
+import { EntityManager } from '@mikro-orm/core';
+import { Injectable } from '@nestjs/common';
+import { stateOfShot, type ShotPlan } from '@urbild/core';
+import { randomUUID } from 'crypto';
+import { MixEntity, type MixInfluence, type MixState, type Quality, type SourceKind } from '../mixes/mix.entity';
+import { MixesService } from '../mixes/mixes.service';
+import { MixVersionsService } from '../mixes/mixVersions.service';
+import { EventsService } from '../platform/events/events.service';
+import { Problem } from '../platform/problems/problem';
+import { TakeEntity, type Take, type TakeTrial } from '../takes/take.entity';
+import { TakeQueue } from '../takes/takeQueue.service';
+import { TakesService } from '../takes/takes.service';
+import type { SeriesDto } from './series.dto';
+import type { Series, Shot } from './series.entity';
+import { SeriesPlanService, leadOf } from './seriesPlan.service';
+import { SeriesService } from './series.service';
+import { ShotsService } from './shots.service';
+
+/** What an influence of the mix would come from instead. */
+export interface SwapWish {
+  readonly influence: string;
+  readonly of: SourceKind;
+  readonly referenceId: string;
+}
+
+const PRIORITY = 1;
+
+/** Tries beside the takes of a series: mends of one shot, swaps over all shots. Nothing changes until they are kept. */
+@Injectable()
+export class TrialTakesService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly series: SeriesService,
+    private readonly shots: ShotsService,
+    private readonly plans: SeriesPlanService,
+    private readonly queue: TakeQueue,
+    private readonly takes: TakesService,
+    private readonly mixes: MixesService,
+    private readonly versions: MixVersionsService,
+    private readonly events: EventsService,
+  ) {}
+
+  /** Renders a shot as it would be after a mend, as large as the take that stands for it. */
+  async tryMend(shotId: string, label: string, plan: ShotPlan<MixInfluence>): Promise<SeriesDto> {
+    const shot = await this.shots.find(shotId);
+    const series = await this.series.find(shot.seriesId);
+    const own = await this.series.takesOf([shot]);
+    const lead = leadOf(own);
+    const mix = (await this.plans.planOf(series, [shot])).state;
+    await this.mixes.check(plan.own.added);
+    const trial: TakeTrial = { kind: 'mend', batch: randomUUID(), label, plan };
+    await this.ask(stateOfShot(mix, plan), lead?.quality ?? 'proof', series, shot, lead, trial);
+    return this.series.touched(series);
+  }
+
+  /** Renders every shot with one influence of the mix coming from something else; words, seeds and all else are held. */
+  async trySwap(seriesId: string, swap: SwapWish, quality: Quality): Promise<SeriesDto> {
+    const series = await this.series.find(seriesId);
+    const shots = (await this.series.shotsOf(seriesId)).filter((s) => !s.skipped);
+    const own = await this.series.takesOf(shots);
+    const plan = await this.plans.planOf(series, shots);
+    const present = plan.state.influences.find((i) => i.id === swap.influence);
+    if (!present) throw Problem.invalid([{ field: 'influence', message: 'This is not in the mix of the series.' }]);
+    const { of, referenceId } = swap;
+    const faults = await this.mixes.faultsOf([{ ...present, of, referenceId }]);
+    if (faults.length) throw Problem.invalid(faults);
+    const title = (await this.plans.planOf(series, [])).nameOf({ referenceId });
+    const trial: TakeTrial = { kind: 'swap', batch: randomUUID(), label: title, swap };
+    for (const shot of shots) {
+      const lead = leadOf(own.filter((t) => t.shotId === shot.id));
+      await this.ask(swapped(plan.stateOf(shot), swap), quality, series, shot, lead, trial);
+    }
+    return this.series.touched(series);
+  }
+
+  private async ask(
+    state: MixState,
+    quality: Quality,
+    series: Series,
+    shot: Shot,
+    lead: Take | undefined,
+    trial: TakeTrial,
+  ): Promise<void> {
+    const request = (await this.queue.requests([state]))(state, quality);
+    const links = { mixId: series.mixId, shotId: shot.id, fromTakeId: lead?.id, trial, priority: PRIORITY };
+    await this.queue.put(request, quality, state, links);
+  }
+
+  /** Keeps what was tried: the shot, or the mix, becomes what the tries were made from, and the tries become its takes. */
+  async keep(seriesId: string, batch: string): Promise<SeriesDto> {
+    const series = await this.series.find(seriesId);
+    const tries = await this.triesOf(seriesId, batch);
+    const { swap } = tries[0].trial!;
+    const was = swap && (await this.layOnMix(series, swap));
+    for (const take of tries) {
+      const trial = take.trial!;
+      const shot = await this.shots.find(take.shotId!);
+      const keeper = (await this.series.takesOf([shot])).find((t) => t.keeper && t.id !== take.id);
+      take.trial = {
+        ...trial,
+        kept: { keeper: keeper?.id, ...(swap ? { swap: was } : { plan: planOf(shot) }) },
+      };
+      if (trial.plan) Object.assign(shot, { prompt: trial.plan.prompt, seed: trial.plan.seed, own: trial.plan.own });
+      // what stood for the shot gives way to what replaces it
+      if (keeper) keeper.keeper = false;
+      if (keeper || trial.kind === 'mend') take.keeper = true;
+    }
+    await this.em.flush();
+    return this.series.touched(series);
+  }
+
+  /** Takes back what was kept: shot, mix and keepers become what they were. */
+  async takeBack(seriesId: string, batch: string): Promise<SeriesDto> {
+    const series = await this.series.find(seriesId);
+    const tries = await this.triesOf(seriesId, batch);
+    const { swap, kept } = tries[0].trial!;
+    if (swap && kept?.swap) await this.layOnMix(series, { influence: swap.influence, ...kept.swap });
+    for (const take of tries) {
+      const { kept: before, ...trial } = take.trial!;
+      if (!before) continue;
+      if (before.plan) Object.assign(await this.shots.find(take.shotId!), plainPlan(before.plan));
+      const keeper = before.keeper && (await this.em.findOne(TakeEntity, { id: before.keeper }));
+      if (keeper) keeper.keeper = true;
+      take.keeper = false;
+      take.trial = trial;
+    }
+    await this.em.flush();
+    return this.series.touched(series);
+  }
+
+  /** Throws tries away. */
+  async drop(seriesId: string, batch: string): Promise<SeriesDto> {
+    const series = await this.series.find(seriesId);
+    for (const take of await this.triesOf(seriesId, batch)) if (!take.trial!.kept) await this.takes.remove(take.id);
+    return this.series.touched(series);
+  }
+
+  private async triesOf(seriesId: string, batch: string): Promise<Take[]> {
+    const own = await this.series.takesOf(await this.series.shotsOf(seriesId));
+    const tries = own.filter((t) => t.trial?.batch === batch);
+    if (!tries.length) throw Problem.notFound('This try');
+    return tries;
+  }
+
+  /** Changes the source of an influence of the series' mix; answers what it was. */
+  private async layOnMix(series: Series, swap: SwapWish): Promise<{ of: SourceKind; referenceId: string }> {
+    const mix = await this.em.findOneOrFail(MixEntity, { id: series.mixId });
+    // a pinned series goes on from its own version
+    const { state } = await this.plans.planOf(series, []);
+    const present = state.influences.find((i) => i.id === swap.influence);
+    if (!present) throw Problem.conflict('The mix has changed: this influence is not in it any more.');
+    const { of = 'reference', referenceId } = present;
+    mix.influences = swapped(series.mixVersion ? state : mix, swap).influences.map((i) => ({ ...i }));
+    mix.updatedAt = new Date();
+    await this.versions.note(mix);
+    series.mixVersion = null;
+    await this.em.flush();
+    this.events.publish({ type: 'mix', id: mix.id });
+    return { of, referenceId };
+  }
+}
+
+/** A state with one influence coming from something else. Names and left-out pictures belong to the old source. */
+const swapped = (
+  { prompt, avoid, settings, influences }: MixState,
+  { influence, of, referenceId }: SwapWish,
+): MixState => ({
+  prompt,
+  avoid,
+  settings,
+  influences: influences.map((i) => {
+    if (i.id !== influence) return i;
+    const { except: _, of: __, ...rest } = i;
+    return { ...rest, ...(of === 'reference' ? {} : { of }), referenceId };
+  }),
+});
+
+const planOf = ({ prompt, seed, own }: Shot): ShotPlan<MixInfluence> => ({ prompt, seed, own });
+const plainPlan = ({ prompt, seed, own }: ShotPlan<MixInfluence>) => ({ prompt, seed, own });
