@@ -8,7 +8,11 @@ export type MixInfluence = Schemas['MixInfluenceDto'];
 export type MixSettings = Schemas['MixSettingsDto'];
 export type Take = Schemas['TakeDto'];
 export type Series = Schemas['SeriesDto'];
+export type SeriesSummary = Schemas['SeriesSummaryDto'];
 export type Shot = Schemas['ShotDto'];
+export type ShotTake = Schemas['ShotTakeDto'];
+export type Consistency = Schemas['ConsistencyDto'];
+export type FallsOut = Schemas['FallsOutDto'];
 export type Studio = Schemas['StudioDto'];
 export type Kind = Schemas['Kind'];
 

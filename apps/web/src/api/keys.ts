@@ -21,4 +21,6 @@ export const keys = {
   solves: (mixId: string) => ['solves', mixId] as const,
   versions: (mixId: string) => ['mixes', mixId, 'versions'] as const,
   series: ['series'] as const,
+  oneSeries: (id: string) => ['series', id] as const,
+  consistency: (id: string, batch: string) => ['series', id, 'consistency', batch] as const,
 };

@@ -13,8 +13,6 @@ export const useTakes = (mixId: string | undefined) =>
     queryFn: () => ask(api.GET('/api/v1/takes', { params: { query: { mixId: mixId! } } })),
   });
 
-export const useSeries = () => useQuery({ queryKey: keys.series, queryFn: () => ask(api.GET('/api/v1/series')) });
-
 /** Makes a new mix and keeps it. */
 export function useNewMix() {
   const client = useQueryClient();

@@ -1,19 +1,90 @@
+import { Filler, Chart as Base } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import type { Mix, Series } from '../../api/client';
-import { arrivalCurve, ARRIVAL_OPTIONS } from '../../parts/arrivalChart';
+import type { Consistency, MixInfluence, Shot } from '../../api/client';
+import { ARRIVAL_OPTIONS, arrivalCurve } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
 import { percent, type Lookup } from '../bench/influences';
+import { arrivalAt, fallOf, lead, usualBand } from './shots';
 
-/** Arrival of every influence over the shots, each point above its shot. */
-export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix | undefined; lookup: Lookup }) {
-  const takes = series.shots.map((s) => s.takes.find((t) => t.status === 'done'));
-  const influences = mix?.influences.filter((i) => i.on) ?? [];
-  if (!influences.length) return <div />;
+Base.register(Filler);
+
+interface Props {
+  /** The shots of one row, in their order: each point stands above its shot. */
+  readonly shots: readonly Shot[];
+  /** All shots, for the band in which most of them lie. */
+  readonly all: readonly Shot[];
+  readonly influences: readonly MixInfluence[];
+  readonly consistency: Consistency | undefined;
+  readonly lookup: Lookup;
+  /** Height in px. */
+  readonly height: number;
+}
+
+/** Arrival of every influence over a row of shots; shots that fall out stand out. */
+export function DriftChart({ shots, all, influences, consistency, lookup, height }: Props) {
+  const acting = influences.filter((i) => i.on && i.weight > 0);
+  const curves = acting.map((i, k) => {
+    const colour = HUES[lookup.hue(i)];
+    const out = shots.map((s) => fallOf(s, consistency)?.influenceId === i.id);
+    return {
+      ...arrivalCurve(
+        lookup.name(i),
+        shots.map((s) => arrivalAt(lead(s), i.id)),
+        colour,
+        k % 2 ? [6, 4] : [],
+      ),
+      pointRadius: out.map((o) => (o ? 7 : 3.5)),
+      pointBackgroundColor: out.map((o) => (o ? '#bf3d27' : colour)),
+      pointBorderColor: out.map((o) => (o ? '#bf3d27' : colour)),
+    };
+  });
+  const bands = acting.flatMap((i, k) => {
+    const band = usualBand(all.map((s) => arrivalAt(lead(s), i.id)));
+    if (!band) return [];
+    const flat = (value: number, fill: false | string) => ({
+      label: '',
+      data: shots.map(() => value),
+      borderWidth: 0,
+      pointRadius: 0,
+      pointHitRadius: 0,
+      backgroundColor: `${HUES[lookup.hue(i)]}1f`,
+      fill,
+      order: 10 + k,
+    });
+    return [flat(band.high, false), flat(band.low, '-1')];
+  });
+  const said = acting
+    .map(
+      (i) =>
+        `${lookup.name(i)}: ${shots.map((s) => `${s.title} ${arrivalAt(lead(s), i.id) === null ? 'not measured' : percent(arrivalAt(lead(s), i.id)!)}`).join(', ')}`,
+    )
+    .join('; ');
   return (
-    <figure aria-label="Drift: arrival of every reference over the shots" className="relative px-4 pb-1">
-      <figcaption className="flex gap-4 text-sm">
-        <span className="text-muted">arrival over the shots</span>
-        {influences.map((i, k) => (
+    <div style={{ height }} className="w-full">
+      <Line
+        role="img"
+        aria-label={`Arrival over the shots. ${said}`}
+        data={{ labels: shots.map((s) => s.title), datasets: [...curves, ...bands] as never }}
+        options={{
+          ...ARRIVAL_OPTIONS,
+          plugins: {
+            ...ARRIVAL_OPTIONS.plugins,
+            tooltip: { ...ARRIVAL_OPTIONS.plugins?.tooltip, filter: (t) => !!t.dataset.label },
+          },
+        }}
+      />
+    </div>
+  );
+}
+
+/** Which curve is what. */
+export function DriftLegend({ influences, lookup }: { influences: readonly MixInfluence[]; lookup: Lookup }) {
+  return (
+    <p className="flex flex-wrap gap-x-4 text-sm">
+      <span className="text-muted">arrival, 0 to 100 %</span>
+      {influences
+        .filter((i) => i.on && i.weight > 0)
+        .map((i, k) => (
           <span key={i.id} className="flex items-center gap-1.5 font-semibold">
             <span
               className="w-5 border-t-2"
@@ -23,36 +94,7 @@ export function DriftChart({ series, mix, lookup }: { series: Series; mix: Mix |
             {lookup.name(i)}
           </span>
         ))}
-      </figcaption>
-      {/* half a gap wider on both sides than the row of shots, so that every point stands above the middle of its shot */}
-      <div className="-mx-1.5 h-24">
-        <Line
-          role="img"
-          aria-label={influences
-            .map(
-              (i) =>
-                `${lookup.name(i)}: ${takes.map((t, k) => `shot ${k + 1} ${arrival(t, i.id) === null ? 'not measured' : percent(arrival(t, i.id)!)}`).join(', ')}`,
-            )
-            .join('; ')}
-          data={{
-            labels: series.shots.map((s) => s.title),
-            datasets: influences.map((i, k) =>
-              arrivalCurve(
-                lookup.name(i),
-                takes.map((t) => arrival(t, i.id)),
-                HUES[lookup.hue(i)],
-                k % 2 ? [6, 4] : [],
-              ),
-            ),
-          }}
-          options={ARRIVAL_OPTIONS}
-        />
-      </div>
-    </figure>
+      <span className="text-muted">shaded: where most shots lie</span>
+    </p>
   );
 }
-
-const arrival = (take: Series['shots'][number]['takes'][number] | undefined, influenceId: string): number | null => {
-  const value = take?.arrivals.find((a) => a.influenceId === influenceId)?.overall;
-  return value === undefined ? null : Math.max(0, value);
-};

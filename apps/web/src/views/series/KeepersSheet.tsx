@@ -1,0 +1,39 @@
+import type { Series } from '../../api/client';
+import { lead } from './shots';
+
+/** All keepers as on a printed sheet: pictures, numbers and titles on white. */
+export function KeepersSheet({ series, onOpen }: { series: Series; onOpen: (id: string) => void }) {
+  const shots = series.shots.filter((s) => !s.skipped);
+  return (
+    <section aria-label="The sheet of keepers" className="min-h-0 flex-1 overflow-y-auto bg-booth p-6">
+      <ul className="mx-auto grid max-w-6xl grid-cols-4 gap-x-5 gap-y-6 bg-white p-8 shadow-2xl">
+        {shots.map((shot, k) => {
+          const take = lead(shot);
+          return (
+            <li key={shot.id} className="min-w-0">
+              <button
+                type="button"
+                aria-label={`Shot ${k + 1}: ${shot.title}`}
+                onClick={() => onOpen(shot.id)}
+                className="block w-full"
+                style={{ aspectRatio: take ? take.width / take.height : 1.5 }}
+              >
+                {take ? (
+                  <img src={take.pictureUrl} alt="" loading="lazy" className="h-full w-full object-cover" />
+                ) : (
+                  <span className="grid h-full place-content-center border border-line text-sm text-muted">
+                    no picture
+                  </span>
+                )}
+              </button>
+              <p className="truncate pt-1.5 text-sm font-semibold">
+                <span className="figures">{k + 1}</span> {shot.title}
+                {take && !take.keeper && <span className="font-normal text-muted"> not kept yet</span>}
+              </p>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

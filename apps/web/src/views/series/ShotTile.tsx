@@ -1,0 +1,109 @@
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { memo } from 'react';
+import type { FallsOut, Shot } from '../../api/client';
+import { useProgress } from '../../api/events';
+import { percent } from '../bench/influences';
+import { lead, tries, underWay } from './shots';
+
+interface Props {
+  readonly shot: Shot;
+  readonly number: number;
+  readonly chosen: boolean;
+  readonly picked: boolean;
+  readonly fall: FallsOut | undefined;
+  /** Large enough for words below the picture. */
+  readonly worded: boolean;
+  readonly onChoose: (id: string, e: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }) => void;
+  readonly onOpen: (id: string) => void;
+}
+
+/** One shot of the contact sheet: the take that stands for it, its state, and - where there is room - its words. */
+export const ShotTile = memo(function ShotTile({
+  shot,
+  number,
+  chosen,
+  picked,
+  fall,
+  worded,
+  onChoose,
+  onOpen,
+}: Props) {
+  const { setNodeRef: setDrag, listeners, isDragging } = useDraggable({ id: shot.id });
+  const { setNodeRef: setDrop, isOver } = useDroppable({ id: shot.id });
+  const take = lead(shot);
+  const next = underWay(shot);
+  const progress = useProgress(next?.id);
+  const shown = take ?? next;
+  const picture = (worded ? take?.pictureUrl : undefined) ?? take?.thumbnailUrl ?? progress?.preview;
+  const stale = shot.stale.length > 0 && !!take && !next;
+  const state = [
+    fall && 'falls out',
+    stale && `changed: ${shot.stale.join(', ')}`,
+    next && (next.status === 'queued' ? 'waits in line' : 'is rendered'),
+    take?.keeper && 'keeper',
+    shot.skipped && 'skipped',
+    tries(shot).length > 0 && 'something is tried',
+  ].filter(Boolean);
+  return (
+    <li ref={setDrop} className={`min-w-0 ${isDragging ? 'opacity-40' : ''}`}>
+      <button
+        ref={setDrag}
+        type="button"
+        id={`shot-${shot.id}`}
+        aria-pressed={chosen}
+        aria-label={`Shot ${number}: ${shot.title}${state.length ? ` (${state.join('; ')})` : ''}`}
+        {...listeners}
+        onClick={(e) => onChoose(shot.id, e)}
+        onDoubleClick={() => onOpen(shot.id)}
+        className={`relative block w-full bg-black/15 outline-offset-2 ${chosen ? 'outline-3 outline-cinnabar' : picked ? 'outline-2 outline-white' : ''} ${isOver ? 'ring-2 ring-white' : ''} ${shot.skipped ? 'opacity-40' : ''}`}
+        style={{ aspectRatio: shown ? shown.width / shown.height : 1.5 }}
+      >
+        {picture ? (
+          <img
+            src={picture}
+            alt=""
+            loading="lazy"
+            decoding="async"
+            data-testid="shot-picture"
+            className={`h-full w-full object-cover ${take ? 'arrive' : ''}`}
+          />
+        ) : (
+          <span className="grid h-full place-content-center px-1 text-sm text-white">
+            {next ? 'waits' : 'not rendered'}
+          </span>
+        )}
+        {take?.keeper && (
+          <span
+            aria-hidden
+            className="absolute top-1 left-1 size-3.5 rounded-full border-4 border-ink bg-white shadow"
+          />
+        )}
+        {fall ? (
+          <span className="absolute top-1 right-1 rounded-full bg-cinnabar px-1.5 text-xs font-semibold text-white">
+            falls out
+          </span>
+        ) : (
+          stale && (
+            <span className="absolute top-1 right-1 rounded-full bg-card px-1.5 text-xs font-semibold text-cinnabar">
+              changed
+            </span>
+          )
+        )}
+        {next && (
+          <span className="absolute inset-x-0 bottom-0 block bg-black/65 text-left text-xs text-white">
+            <span className="block h-1 bg-white" style={{ width: `${(progress?.fraction ?? 0) * 100}%` }} />
+            <span className="block truncate px-1.5 py-0.5">
+              {next.status === 'queued' ? 'waits' : `${progress?.step ?? 'begins'} ${percent(progress?.fraction ?? 0)}`}
+            </span>
+          </span>
+        )}
+      </button>
+      <div className="mt-1.5 text-white">
+        <div className={`truncate leading-tight font-semibold ${worded ? 'font-title text-lg' : 'text-sm'}`}>
+          <span className="figures">{number}</span> {shot.title}
+        </div>
+        {worded && <p className="line-clamp-2 text-sm">{shot.prompt}</p>}
+      </div>
+    </li>
+  );
+});
