@@ -1,33 +1,39 @@
 import {
+  blendDescriptors,
   describe,
   fuseTraits,
+  measureArrival,
+  ownDifferences,
   pictureFromRgba,
   resampleToLongSide,
+  stateOfShot,
   understand,
   type Descriptors,
-  type Gives,
+  type JudgedInfluence,
   type Medium,
   type Picture,
+  type ShotFacts,
+  type ShotPlan,
   type TraitSheet,
+  type TrialState,
 } from '@urbild/core';
 import {
   BuiltInEngine,
+  factsOfRender,
+  figureDistances,
   paintStage,
   readRequest,
   readTraits,
   type RenderRequest,
   type RenderResult,
 } from '@urbild/engine';
-import sharp from 'sharp';
 import { paintPersonFrom } from '../../packages/engine/src/traits/samples';
 
-/** A reference of the rig: painted from words, never taken from the engine's own results. */
-export interface RigReference {
-  readonly gives: Gives;
-  readonly weight: number;
+/** What stands behind an influence of the rig: pictures by name, and the sheet of a character. */
+export interface RigSource {
+  readonly name: string;
   readonly pictures: readonly string[];
-  readonly traits?: TraitSheet;
-  readonly subject?: string;
+  readonly sheet?: TraitSheet;
 }
 
 /** One rendered shot with all that is measured of it. */
@@ -36,83 +42,142 @@ export interface RigTake {
   readonly descriptors: Descriptors;
 }
 
+const REFERENCE = { width: 720, height: 480 };
+
 /** Renders series without a server: references are painted once, takes are measured as the studio measures them. */
 export class SeriesRig {
   private readonly engine = new BuiltInEngine();
   private readonly pictures = new Map<string, Picture>();
+  private readonly described = new Map<string, Descriptors>();
+  private readonly taken = new Map<string, Promise<RigTake>>();
+  readonly sources = new Map<string, RigSource>();
 
   constructor(
-    private readonly width: number,
-    private readonly height: number,
+    readonly width: number,
+    readonly height: number,
   ) {}
 
-  /** Paints a reference and gives the name under which requests know it. */
-  paint(prompt: string, medium: Medium, seed: number, palette?: string): string {
-    const name = `${medium} ${palette ?? ''} ${seed} ${prompt}`;
+  /** Paints a picture and gives the name under which requests know it. */
+  paint(prompt: string, medium: Medium, seed: number): string {
+    const name = `${medium} ${seed} ${prompt}`;
     if (!this.pictures.has(name)) {
-      const size = { width: 720, height: 480 };
-      const stage = paintStage(understand(prompt), { ...size, seed, medium, palette });
-      this.pictures.set(name, pictureFromRgba(stage.rgba, size.width, size.height));
+      const stage = paintStage(understand(prompt), { ...REFERENCE, seed, medium });
+      this.add(name, pictureFromRgba(stage.rgba, REFERENCE.width, REFERENCE.height));
     }
     return name;
   }
 
-  /** The sheet of a character from painted pictures of it. */
-  sheetOf(who: readonly string[], medium: Medium): TraitSheet {
-    return fuseTraits(
-      who.flatMap((words, k) => {
-        const painted = paintPersonFrom(words, medium, 40 + k, undefined, 480, 600);
+  /** Makes a picture known under a name. */
+  add(name: string, picture: Picture): string {
+    this.pictures.set(name, picture);
+    this.described.set(name, describe(resampleToLongSide(picture, 512)));
+    return name;
+  }
+
+  /** A look of painted pictures. */
+  look(id: string, name: string, medium: Medium, prompts: readonly string[]): void {
+    this.sources.set(id, { name, pictures: prompts.map((p, k) => this.paint(p, medium, 3 + k)) });
+  }
+
+  /** A character from painted half figures of it, read as an import would be. */
+  character(id: string, name: string, who: string, medium: Medium): void {
+    const sheet = fuseTraits(
+      ['salt marsh at dawn', 'meadow at noon', 'harbour in the morning'].flatMap((where, k) => {
+        const painted = paintPersonFrom(`half figure of ${who}, front, ${where}`, medium, 40 + k, undefined, 480, 600);
         return painted?.frame ? [readTraits(painted.picture, painted.frame).traits] : [];
       }),
     );
+    const picture = this.paint(`half figure of ${who}, front, salt marsh at dawn`, medium, 40);
+    this.sources.set(id, { name, pictures: [picture], sheet });
   }
 
-  request(prompt: string, seed: number, influences: readonly RigReference[], more: object = {}): RenderRequest {
+  nameOf(mix: TrialState, plan: ShotPlan, influence: string): string {
+    const found = stateOfShot(mix, plan).influences.find((i) => i.id === influence);
+    return (found && this.sources.get(found.referenceId)?.name) ?? influence;
+  }
+
+  /** What a shot is rendered from. */
+  request(mix: TrialState, plan: ShotPlan): RenderRequest {
+    const state = stateOfShot(mix, plan);
     return readRequest({
-      prompt,
-      seed,
+      prompt: state.prompt,
+      avoid: state.avoid,
+      seed: state.settings.seed,
+      balance: state.settings.balance,
       width: this.width,
       height: this.height,
-      influences: influences.map(({ pictures, ...i }, k) => ({
-        id: `i${k}`,
-        ...i,
-        pictures: pictures.map((content) => ({ content })),
-      })),
-      ...more,
+      influences: state.influences.map(({ id, referenceId, gives, weight, from, to, reading, on }) => {
+        const { pictures, sheet } = this.sources.get(referenceId)!;
+        return {
+          id,
+          gives,
+          weight,
+          from,
+          to,
+          reading,
+          on,
+          ...(sheet ? { traits: sheet } : {}),
+          pictures: pictures.map((content) => ({ content })),
+        };
+      }),
     });
   }
 
-  async render(request: RenderRequest): Promise<RigTake> {
-    const result = await this.engine.render(request, (name) => Promise.resolve(this.pictures.get(name)!));
-    const picture = pictureFromRgba(result.rgba, result.width, result.height);
-    return { result, descriptors: describe(resampleToLongSide(picture, 512)) };
+  /** Renders a request once, whoever asks. */
+  render(request: RenderRequest): Promise<RigTake> {
+    const key = JSON.stringify(request);
+    let take = this.taken.get(key);
+    if (!take) {
+      take = this.engine
+        .render(request, (name) => Promise.resolve(this.pictures.get(name)!))
+        .then((result) => {
+          const picture = pictureFromRgba(result.rgba, result.width, result.height);
+          return { result, descriptors: describe(resampleToLongSide(picture, 512)) };
+        });
+      this.taken.set(key, take);
+    }
+    return take;
   }
 
-  /** Writes pictures side by side, for eyes. */
-  async sheet(file: string, takes: readonly RigTake[], columns: number, side = 320): Promise<void> {
-    const h = Math.round((side * this.height) / this.width);
-    const tiles = await Promise.all(
-      takes.map(async ({ result: { rgba, width, height } }, k) => ({
-        input: await sharp(Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength), {
-          raw: { width, height, channels: 4 },
-        })
-          .resize(side, h)
-          .png()
-          .toBuffer(),
-        left: (k % columns) * side,
-        top: Math.floor(k / columns) * h,
-      })),
+  take(mix: TrialState, plan: ShotPlan): Promise<RigTake> {
+    return this.render(this.request(mix, plan));
+  }
+
+  /** The same words and seed without influences. */
+  control(mix: TrialState, plan: ShotPlan): Promise<RigTake> {
+    return this.render({ ...this.request(mix, plan), influences: [] });
+  }
+
+  /** The influences of a mix as they are judged. */
+  judged(mix: TrialState): JudgedInfluence[] {
+    return mix.influences.map(({ id, gives, weight, referenceId }) => {
+      const { name, sheet } = this.sources.get(referenceId)!;
+      return { id, name, gives, weight, sheet };
+    });
+  }
+
+  /** The facts of a shot as the studio has them. */
+  async facts(mix: TrialState, plan: ShotPlan, asControl = false): Promise<ShotFacts> {
+    const request = this.request(mix, plan);
+    const control = await this.control(mix, plan);
+    const take = asControl ? control : await this.render(request);
+    const { result, descriptors } = take;
+    const arrivals = Object.fromEntries(
+      (asControl ? [] : request.influences).map((i) => {
+        const of = i.pictures.map((p) => ({ descriptors: this.described.get(p.content)!, weight: p.weight }));
+        const others = figureDistances(i, result.figures, control.result.figures, result.sheets[i.id], {
+          picture: this.width / this.height,
+          reference: REFERENCE.width / REFERENCE.height,
+        });
+        return [i.id, measureArrival(i.gives, descriptors, control.descriptors, blendDescriptors(of), others).overall];
+      }),
     );
-    await sharp({
-      create: {
-        width: side * columns,
-        height: h * Math.ceil(takes.length / columns),
-        channels: 3,
-        background: '#777',
-      },
-    })
-      .composite(tiles)
-      .png()
-      .toFile(file);
+    return {
+      ...plan,
+      differs: ownDifferences(mix, plan.own),
+      arrivals,
+      picture: descriptors,
+      ...factsOfRender({ ...result, influences: request.influences }, this.judged(mix)),
+    };
   }
 }

@@ -28,9 +28,9 @@ const client = new QueryClient({
 function Frame() {
   return (
     <ImportProvider>
-      <div className="grid h-full grid-rows-[auto_minmax(0,1fr)]">
+      <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
         <TopBar />
-        <main className="relative min-h-0">
+        <main className="relative min-h-0 min-w-0">
           <Outlet />
           <ImportPanel />
         </main>

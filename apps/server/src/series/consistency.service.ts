@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { channelsOf, mendsFor, ownDifferences, type JudgedInfluence, type SubjectFacts } from '@urbild/core';
-import { figureFor, toldSheet, type RequestInfluence } from '@urbild/engine';
+import { mendsFor, ownDifferences, type JudgedInfluence } from '@urbild/core';
+import { factsOfRender, toldSheet, type RequestInfluence } from '@urbild/engine';
 import { createHash } from 'crypto';
 import type { MixInfluence } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
@@ -154,33 +154,14 @@ function compared(
   take: Take,
   influences: readonly JudgedInfluence[],
 ): ComparedShot {
-  const { request } = take.origin;
-  const figures = take.measurements?.figures ?? [];
-  const shares = (channel: 'identity' | 'surface', subject?: string): Record<string, number> => {
-    const logged = (take.shares ?? []).filter(
-      (s) => s.channel === channel && (s.subject === undefined || subject === undefined || s.subject === subject),
-    );
-    const length = logged.reduce((sum, s) => sum + (s.to - s.from), 0);
-    return Object.fromEntries(
-      request.influences.map(({ id }, k) => [
-        id,
-        length ? logged.reduce((sum, s) => sum + (s.influences[k] ?? 0) * (s.to - s.from), 0) / length : 0,
-      ]),
-    );
-  };
-  const subjects: Record<string, SubjectFacts> = {};
-  for (const i of influences) {
-    if (!channelsOf(i.gives).includes('identity')) continue;
-    const figure = figureFor(figures, { subject: i.subject });
-    const isThem = !!figure && (figure.kind === 'person' || figure.name === i.subject);
-    subjects[i.id] = {
-      there: isThem,
-      height: isThem ? figure.box[3] - figure.box[1] : 0,
-      yaw: isThem ? figure.face?.yaw : undefined,
-      traits: isThem ? figure.traits : {},
-      shares: shares('identity', i.subject),
-    };
-  }
+  const facts = factsOfRender(
+    {
+      influences: take.origin.request.influences,
+      shares: take.shares ?? [],
+      figures: take.measurements?.figures ?? [],
+    },
+    influences,
+  );
   return {
     prompt,
     seed,
@@ -188,7 +169,6 @@ function compared(
     differs: ownDifferences(plan.state, own),
     arrivals: Object.fromEntries(Object.entries(take.measurements?.arrivals ?? {}).map(([id, a]) => [id, a.overall])),
     descriptors: take.descriptorsHash!,
-    subjects,
-    surfaceShares: shares('surface'),
+    ...facts,
   };
 }

@@ -58,3 +58,6 @@ function edgeAgreement(a: Float32Array, b: Float32Array): number {
 /** Distance of two layouts: 0 for equal ones, about 100 for unrelated ones. */
 export const layoutDistance = (a: Float32Array, b: Float32Array): number =>
   50 * (1 - structure(a, b)) + 50 * (1 - edgeAgreement(a, b));
+
+/** Likeness of two layouts: 1 for equal ones, about 0 for unrelated ones. */
+export const layoutLikeness = (a: Float32Array, b: Float32Array): number => 1 - layoutDistance(a, b) / 100;

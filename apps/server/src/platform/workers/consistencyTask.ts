@@ -3,7 +3,7 @@ import {
   comparedFor,
   decodeDescriptors,
   fallingOut,
-  layoutDistance,
+  layoutLikeness,
   pairsOf,
   type Closer,
   type Descriptors,
@@ -46,9 +46,6 @@ export interface ConsistencyResult {
   readonly layout: readonly (number | undefined)[];
 }
 
-/** The layout distance of unrelated pictures. */
-const UNRELATED = 100;
-
 /** Does a {@link ConsistencyTask}. */
 export async function consistency(task: ConsistencyTask): Promise<ConsistencyResult> {
   const read = async (hash: string): Promise<Descriptors> =>
@@ -66,9 +63,7 @@ export async function consistency(task: ConsistencyTask): Promise<ConsistencyRes
     ),
     layout: await Promise.all(
       task.takes.map(async ({ descriptors, layoutOf }) =>
-        layoutOf
-          ? 1 - layoutDistance((await read(descriptors)).layout, (await read(layoutOf)).layout) / UNRELATED
-          : undefined,
+        layoutOf ? layoutLikeness((await read(descriptors)).layout, (await read(layoutOf)).layout) : undefined,
       ),
     ),
   };

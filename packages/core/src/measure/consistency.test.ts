@@ -1,0 +1,134 @@
+import fc from 'fast-check';
+import { closerOf, fallingOut } from './consistency';
+import { deviations, farAbove } from './robust';
+import { spreadOf, timesCloser, pairsOf, distanceIn } from './spread';
+import { LOOK, madeSeries, shown, STRANGER, WHO, type MadeShot } from './testing';
+
+const BOTH = [LOOK, WHO];
+const NAMES: Readonly<Record<string, string>> = { who: 'Ilse', look: 'Chalk', rival: 'Marek' };
+const CONTEXT = { names: [], height: 500, nameOf: (id: string) => NAMES[id] };
+const falls = (made: Readonly<Record<number, MadeShot>>) => fallingOut(madeSeries(made), BOTH, CONTEXT);
+
+describe('robust deviations', () => {
+  test('are 0 for the median, grow with the distance, and do not mind one wild value among the others', () => {
+    expect(deviations(5, [4, 5, 6, 5], 0.1)).toBe(0);
+    expect(deviations(9, [4, 5, 6, 5], 0.1)).toBeGreaterThan(deviations(7, [4, 5, 6, 5], 0.1));
+    expect(farAbove(20, [4, 5, 6, 5, 5, 1000], 0.1)).toBe(true);
+  });
+  test('tell nothing with fewer than three others', () => {
+    expect(deviations(100, [1, 1], 0.1)).toBe(0);
+    expect(deviations(100, [1, 1, 1], 0.1)).toBeGreaterThan(3.5);
+  });
+  test('never exceed what the floor allows', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -10, max: 10, noNaN: true }),
+        fc.array(fc.double({ min: -10, max: 10, noNaN: true }), { minLength: 3, maxLength: 12 }),
+        fc.double({ min: 0.01, max: 5, noNaN: true }),
+        (v, others, floor) => Math.abs(deviations(v, others, floor)) <= 20 / floor + 1e-9,
+      ),
+    );
+  });
+});
+
+describe('spread', () => {
+  const pictures = madeSeries({ 3: { apart: 0.5 } }).map(({ picture }) => ({ ...picture, traits: {} }));
+  test('is the mean over all pairs that can be compared', () => {
+    const pairs = pairsOf(pictures.slice(0, 3), 'surface');
+    const all = [distanceIn(pairs, 0, 1)!, distanceIn(pairs, 0, 2)!, distanceIn(pairs, 2, 1)!];
+    expect(spreadOf(pairs)).toBeCloseTo((all[0] + all[1] + all[2]) / 3);
+    expect(spreadOf(pairsOf(pictures, 'identity'))).toBeUndefined();
+  });
+  test('takes that lie closer than their controls are so many times closer', () => {
+    const wide = madeSeries(Object.fromEntries([0, 2, 4, 6, 8].map((k) => [k, { apart: 0.4 }])));
+    const controls = wide.map(({ picture }) => ({ ...picture, traits: {} }));
+    expect(timesCloser(pictures.slice(4), controls, 'colour')).toBeGreaterThan(5);
+    expect(timesCloser(controls, controls, 'colour')).toBeCloseTo(1);
+    expect(timesCloser(pictures.slice(0, 1), controls, 'colour')).toBeUndefined();
+  });
+});
+
+test('a series is measured against its controls, identity by influence and look by surface and colour', () => {
+  const strangers = madeSeries(
+    Object.fromEntries([1, 3, 5, 7, 9].map((k) => [k, { apart: 0.3, subject: { traits: STRANGER } }])),
+  );
+  const { identity, look, surface, colour } = closerOf(madeSeries(), strangers, BOTH);
+  expect(identity.who).toBeGreaterThan(5);
+  expect(look).toBeCloseTo(Math.sqrt(surface! * colour!));
+  expect(closerOf(madeSeries(), strangers, [WHO]).look).toBeUndefined();
+  expect(closerOf(madeSeries(), strangers, [LOOK]).identity).toEqual({});
+});
+
+describe('what falls out', () => {
+  test('nothing of a series that holds together', () => {
+    expect(falls({})).toEqual([]);
+  });
+  test('somebody else, an unreadable face, another surface and a reference that did not arrive', () => {
+    expect(falls({ 4: { subject: { traits: STRANGER } } })).toMatchObject([
+      { shot: 4, aspect: 'identity', influence: 'who' },
+    ]);
+    expect(falls({ 4: { subject: { traits: {} } } })).toMatchObject([{ shot: 4, aspect: 'identity', far: Infinity }]);
+    expect(falls({ 7: { apart: 0.4 } })).toMatchObject([{ shot: 7, aspect: 'look', influence: 'look' }]);
+    const palette = { id: 'sand', name: 'Sand', gives: 'palette', weight: 1 } as const;
+    const arrived = (k: number) => ({ arrivals: { sand: k === 2 ? 0.05 : 0.6 + 0.01 * (k % 4) } });
+    const shots = madeSeries(Object.fromEntries(Array.from({ length: 12 }, (_, k) => [k, arrived(k)])));
+    expect(fallingOut(shots, [palette], CONTEXT)).toMatchObject([
+      { shot: 2, aspect: 'arrival', arrival: 0.05, others: { low: 0.6 } },
+    ]);
+  });
+  test('the farthest first, and one finding a shot', () => {
+    const found = falls({ 2: { subject: { traits: shown(0.45) } }, 5: { apart: 0.3, subject: { traits: {} } } });
+    expect(found.map((f) => f.shot)).toEqual([5, 2]);
+  });
+  test('no influence that is switched to nothing', () => {
+    expect(fallingOut(madeSeries({ 7: { apart: 0.4 } }), [{ ...LOOK, weight: 0 }], CONTEXT)).toEqual([]);
+  });
+});
+
+describe('the cause', () => {
+  const away = { traits: STRANGER };
+  const cause = (made: MadeShot) => falls({ 5: { subject: away, ...made } })[0];
+  test('an own setting that takes pull away, by the key that takes it back', () => {
+    const weaker = { key: 'weight:who', influence: 'who', setting: 'weight', mix: 1, own: 0.2 } as const;
+    expect(cause({ differs: [weaker] })).toMatchObject({ cause: 'own setting', behind: ['weight:who'] });
+    expect(cause({ differs: [weaker] }).sentence).toBe('Ilse has its own weight here, 0.2 instead of 1.');
+    const later = { key: 'from:who', influence: 'who', setting: 'from', mix: 0, own: 0.6 } as const;
+    expect(cause({ differs: [later] }).sentence).toContain('begins at 60 % of the course here, at 0 %');
+    const off = { key: 'on:who', influence: 'who', setting: 'on', mix: true, own: false } as const;
+    expect(cause({ differs: [off] }).sentence).toBe('Ilse is switched off for this shot.');
+    const balance = { key: 'balance', setting: 'balance', mix: 1, own: 0.3 } as const;
+    expect(cause({ differs: [balance] }).sentence).toContain('its own balance, 0.3 instead of 1');
+  });
+  test('an own setting that gives more pull is none', () => {
+    const stronger = { key: 'weight:who', influence: 'who', setting: 'weight', mix: 1, own: 1.6 } as const;
+    expect(cause({ differs: [stronger] }).cause).toBe('seed');
+  });
+  test('another reference that decides who is seen', () => {
+    const found = cause({ subject: { ...away, shares: { who: 0.4, rival: 0.6 } } });
+    expect(found).toMatchObject({ cause: 'other reference', behind: ['rival'] });
+    expect(found.sentence).toBe('Here Marek decides 60 % of who is seen; in the others Ilse does.');
+  });
+  test('words against the sheet, but not when most shots say them', () => {
+    const prompt = 'half figure of a young woman with white hair on the pier';
+    expect(cause({ prompt })).toMatchObject({ cause: 'words', behind: ['white hair'] });
+    const all = Object.fromEntries(Array.from({ length: 12 }, (_, k) => [k, { prompt }]));
+    expect(falls({ ...all, 5: { prompt, subject: away } })[0].cause).toBe('seed');
+  });
+  test('a medium in the words, against the look', () => {
+    expect(falls({ 3: { apart: 0.4, prompt: 'a young woman on the pier, linocut' } })[0]).toMatchObject({
+      cause: 'words',
+      behind: ['linocut'],
+    });
+  });
+  test('a figure that is turned away, too small, or not there', () => {
+    expect(cause({ subject: { traits: {}, yaw: undefined } }).cause).toBe('turned away');
+    expect(cause({ subject: { traits: {}, height: 0.2 } })).toMatchObject({
+      cause: 'too small',
+      sentence: 'Ilse is 100 px tall here; in the others mostly 400.',
+    });
+    expect(cause({ subject: { traits: {}, there: false, yaw: undefined, height: 0 } }).cause).toBe('nobody');
+  });
+  test('the seed, when nothing else differs', () => {
+    expect(cause({}).cause).toBe('seed');
+  });
+});
