@@ -30,11 +30,11 @@ const influence = (
 });
 
 /** A mix of one look and one character, with the weights of the demo series. */
-const mixOf = (look: string, who: string): TrialState => ({
+const mixOf = (look: string, who: string, weight = 1.1): TrialState => ({
   prompt: '',
   avoid: '',
   settings: { seed: 1, balance: 1 },
-  influences: [influence('look', look, 'look', 0.8), influence('who', who, 'character', 1.1)],
+  influences: [influence('look', look, 'look', 0.8), influence('who', who, 'character', weight)],
 });
 
 /** The shots of prepared series: people near enough to be known, in places, lights and weathers that differ. */
@@ -68,33 +68,42 @@ const PEOPLE = [
   ['Neele', 'a girl with black hair in two plaits, in a red coat'],
 ] as const;
 
+/** What each of them is not. */
+const CONTRARY = [
+  'black hair in a bob, in a white coat',
+  'black hair in two plaits, in a red coat',
+  'red hair in a plait, in a yellow coat',
+  'white hair in a bun, in a green coat',
+];
+
 /** One way to spoil a shot, and what may rightly be named as its cause. */
 interface Spoiling {
   readonly name: string;
-  readonly spoil: (plan: ShotPlan, k: number) => ShotPlan;
+  /** `nth` of its kind, in a series about the `who`-th person. */
+  readonly spoil: (plan: ShotPlan, nth: number, who: number) => ShotPlan;
   readonly causes: readonly Cause[];
 }
 const SPOILINGS: readonly Spoiling[] = [
   {
     name: 'figure too small',
-    spoil: (p) => ({ ...p, prompt: `wide view, ${p.prompt.replace('half figure of ', '')}, far away` }),
+    spoil: (p) => ({
+      ...p,
+      prompt: `wide view, ${p.prompt.replace('half figure of ', '').replace('young', 'tiny young')}, far away`,
+    }),
     causes: ['too small'],
   },
   { name: 'face turned away', spoil: (p) => ({ ...p, prompt: `${p.prompt}, from behind` }), causes: ['turned away'] },
   {
     name: 'contrary words',
-    spoil: (p, k) => ({
+    spoil: (p, _, who) => ({
       ...p,
-      prompt: p.prompt.replace(
-        'young woman',
-        ['young woman with white hair in a bob', 'young woman with short green hair and a hat'][k % 2],
-      ),
+      prompt: p.prompt.replace('young woman', `young woman with ${CONTRARY[who]}`),
     }),
     causes: ['words'],
   },
   {
     name: 'weight or span overridden',
-    spoil: (p, k) => ({ ...p, own: { influences: { who: k % 2 ? { weight: 0.2 } : { from: 0.62 } } } }),
+    spoil: (p, nth) => ({ ...p, own: { influences: { who: nth % 2 ? { weight: 0.2 } : { from: 0.62 } } } }),
     causes: ['own setting'],
   },
   {
@@ -104,12 +113,14 @@ const SPOILINGS: readonly Spoiling[] = [
   },
   {
     name: 'look switched off or contradicted',
-    spoil: (p, k) =>
-      k % 2 ? { ...p, own: { influences: { look: { weight: 0.05 } } } } : { ...p, prompt: `${p.prompt}, linocut` },
+    spoil: (p, nth) =>
+      nth % 2 ? { ...p, own: { influences: { look: { weight: 0.05 } } } } : { ...p, prompt: `${p.prompt}, linocut` },
     causes: ['own setting', 'words'],
   },
 ];
 
+/** Of the character: the words may win against it, so that they can spoil a shot. */
+const WEIGHT = 0.95;
 const SERIES = 20;
 const SHOTS = 12;
 
@@ -165,7 +176,7 @@ async function planted(): Promise<void> {
   let falseAlarms = 0;
   const notes: string[] = [];
   for (let s = 0; s < SERIES; s++) {
-    const mix = mixOf(`look${s % LOOKS.length}`, `who${s % PEOPLE.length}`);
+    const mix = mixOf(`look${s % LOOKS.length}`, `who${s % PEOPLE.length}`, WEIGHT);
     const spoiling = SPOILINGS[s % SPOILINGS.length];
     // series of one mix share shots, each leaves others out
     const first = Math.floor(s / LOOKS.length);
@@ -174,7 +185,7 @@ async function planted(): Promise<void> {
       return { prompt: POOL[nth], seed: 700 + nth, own: {} };
     });
     const at = (5 * s + 2) % SHOTS;
-    plans[at] = spoiling.spoil(plans[at], s);
+    plans[at] = spoiling.spoil(plans[at], Math.floor(s / SPOILINGS.length), s % PEOPLE.length);
     const judged: Judged = { mix, plans, spoiled: at };
     const facts: ShotFacts[] = [];
     for (const plan of plans) facts.push(await rig.facts(mix, plan));

@@ -38,6 +38,9 @@ import { WorkersService } from './platform/workers/workers.service';
 import { ConsistencyService } from './series/consistency.service';
 import { SeriesController } from './series/series.controller';
 import { SeriesExportService } from './series/seriesExport.service';
+import { SequenceExportService } from './series/sequences/sequenceExport.service';
+import { SequencesController } from './series/sequences/sequences.controller';
+import { SequencesService } from './series/sequences/sequences.service';
 import { SeriesPlanService } from './series/seriesPlan.service';
 import { SeriesRunService } from './series/seriesRun.service';
 import { ShotsController } from './series/shots.controller';
@@ -102,6 +105,7 @@ export class AppModule {
         LooksController,
         MasksController,
         MixesController,
+        SequencesController,
         SeriesController,
         ShotsController,
         ShelfController,
@@ -127,6 +131,8 @@ export class AppModule {
         MixVersionsService,
         PreparationService,
         ConsistencyService,
+        SequenceExportService,
+        SequencesService,
         SeriesExportService,
         SeriesPlanService,
         SeriesRunService,

@@ -17,6 +17,7 @@ import { KeepersView } from './views/library/KeepersView';
 import { LibraryView } from './views/library/LibraryView';
 import { LooksView } from './views/looks/LooksView';
 import { CompareView } from './views/compare/CompareView';
+import { SequenceView } from './views/sequence/SequenceView';
 import { SeriesView } from './views/series/SeriesView';
 import { StripView } from './views/strip/StripView';
 import { TakeView } from './views/take/TakeView';
@@ -53,6 +54,7 @@ const router = createBrowserRouter([
       { path: 'takes/:takeId', element: <TakeView /> },
       { path: 'compare', element: <CompareView /> },
       { path: 'series/:seriesId?', element: <SeriesView /> },
+      { path: 'sequences/:sequenceId', element: <SequenceView /> },
       { path: '*', element: <Navigate to="/library" replace /> },
     ],
   },

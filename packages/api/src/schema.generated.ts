@@ -512,6 +512,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/series/{id}/sequences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SequencesController_list"];
+        put?: never;
+        post: operations["SequencesController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sequences/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SequencesController_get"];
+        put?: never;
+        post?: never;
+        delete: operations["SequencesController_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sequences/{id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SequencesController_hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sequences/{id}/steadiness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SequencesController_steadiness"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sequences/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SequencesController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sequences/{id}/export/{form}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SequencesController_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/series": {
         parameters: {
             query?: never;
@@ -1769,6 +1865,76 @@ export interface components {
             settings: components["schemas"]["MixSettingsDto"];
             influences: components["schemas"]["MixInfluenceDto"][];
             createdAt: string;
+        };
+        FrameViewDto: {
+            x: number;
+            y: number;
+            /** @description 1 sees all of it */
+            size: number;
+        };
+        CameraDto: {
+            from: components["schemas"]["FrameViewDto"];
+            to: components["schemas"]["FrameViewDto"];
+        };
+        FrameMoveDto: {
+            camera?: components["schemas"]["CameraDto"];
+            /** @description how far the first figure goes, in parts of the width, -1..1 */
+            across?: number;
+            /** @description the words of the last frame */
+            towards?: string;
+        };
+        FrameDto: {
+            takeId: string;
+            status: components["schemas"]["TakeStatus"];
+            pictureUrl?: string;
+            thumbnailUrl?: string;
+            /** @description why it failed */
+            error?: string;
+        };
+        SequenceDto: {
+            id: string;
+            seriesId: string;
+            shotId: string;
+            name: string;
+            prompt: string;
+            move: components["schemas"]["FrameMoveDto"];
+            quality: components["schemas"]["Quality"];
+            width: number;
+            height: number;
+            /** @description each rendered by itself */
+            free: components["schemas"]["FrameDto"][];
+            /** @description the frame that holds the others */
+            hold?: number;
+            /** @description held by that frame; empty without one */
+            held: components["schemas"]["FrameDto"][];
+            createdAt: string;
+        };
+        NewSequenceDto: {
+            name: string;
+            shotId: string;
+            move: components["schemas"]["FrameMoveDto"];
+            frames: number;
+            quality?: components["schemas"]["Quality"];
+        };
+        HoldDto: {
+            /** @description index of the frame that holds the others */
+            frame: number;
+        };
+        UnsteadinessDto: {
+            /** @description 0 strokes that stay .. about 1.4 strokes that are new in every frame */
+            strokes: number;
+            /** @description mean distance of who is seen, 0..1 */
+            identity?: number;
+        };
+        SteadierDto: {
+            strokes: number;
+            identity?: number;
+        };
+        SteadinessDto: {
+            free?: components["schemas"]["UnsteadinessDto"];
+            held?: components["schemas"]["UnsteadinessDto"];
+            /** @description so many times steadier when held */
+            times?: components["schemas"]["SteadierDto"];
         };
         SeriesSummaryDto: {
             id: string;
@@ -3202,6 +3368,177 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MixVersionDto"][];
                 };
+            };
+        };
+    };
+    SequencesController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceDto"][];
+                };
+            };
+        };
+    };
+    SequencesController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSequenceDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceDto"];
+                };
+            };
+        };
+    };
+    SequencesController_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceDto"];
+                };
+            };
+        };
+    };
+    SequencesController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    SequencesController_hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SequenceDto"];
+                };
+            };
+        };
+    };
+    SequencesController_steadiness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SteadinessDto"];
+                };
+            };
+        };
+    };
+    SequencesController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    SequencesController_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                form: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -114,6 +114,10 @@ export class BuiltInEngine implements Engine {
     if (request.mask && !request.start)
       throw new RequestError('mask: only with a start picture, of which it holds a part');
     const start = request.start && fitted(await pictures(request.start.content), width, height);
+    if (request.hold && !request.frame)
+      throw new RequestError('hold: only with a frame, which says how the sequence moves');
+    const held = request.hold && fitted(await pictures(request.hold.content), width, height);
+    const given = { start, held };
     const loaded = await loadPictures(request, pictures);
     const regions = await loadMasks(request, pictures);
     lap('references');
@@ -133,14 +137,14 @@ export class BuiltInEngine implements Engine {
     const base = renderPass(
       request,
       loaded.filter((p) => free(p.influence)),
-      start,
+      given,
       context(0),
     );
     let { picture } = base;
     for (const [nth, { mask, influences }] of regions.entries()) {
       // once more with what is bound to this region, seen through its mask
       const bound = loaded.filter((p) => free(p.influence) || influences.includes(p.influence));
-      picture = through(mask, renderPass(request, bound, start, context(nth + 1)).picture, picture);
+      picture = through(mask, renderPass(request, bound, given, context(nth + 1)).picture, picture);
     }
     const rgba = await this.#finish(request, picture, start, pictures);
     const figures = figuresOf(base.figures, base.brief, picture);

@@ -7,6 +7,7 @@ export * from './engine';
 export * from './request';
 export type { InfluenceRemark } from './influences/staging';
 export { figureDistances, figureFor, toldSheet, type RenderedFigure } from './render/figures';
+export { cameraWindow } from './frames/seenStage';
 export { factsOfRender, meanSharesOf, type KnownRender } from './render/shotFacts';
 export { shapeFaults, type ShapeFaults } from './influences/shape';
 export { planSynthesis, type ReadInfluence, type ShareRecord, type SynthesisPlan } from './synthesis/plan';

@@ -12,11 +12,14 @@ import {
   type Reading,
   type TraitSheet,
 } from '@urbild/core';
+import { readFrame, readHold, type RequestFrame, type RequestHold } from './frames/frame';
 import type { FaceFrame } from './traits/frame';
 import { readFace, readJoints, readTraitSheet } from './requestFacts';
 import { asObject, flag, number, oneOf, RequestError, text, whole } from './requestFields';
 
 export { RequestError } from './requestFields';
+export type { FrameMove, FrameView, RequestFrame, RequestHold } from './frames/frame';
+export { readMove } from './frames/frame';
 
 /** One picture of an influence: its content hash (or a path, for the command line) and its part of the weight. */
 export interface RequestPicture {
@@ -85,6 +88,10 @@ export interface RenderRequest {
   readonly start?: RequestStart;
   /** Only there the start picture changes. */
   readonly mask?: RequestMask;
+  /** Which frame of a sequence it is; a picture of its own when absent. */
+  readonly frame?: RequestFrame;
+  /** A finished frame of the same sequence that this one is held by. */
+  readonly hold?: RequestHold;
   readonly influences: readonly RequestInfluence[];
 }
 
@@ -114,6 +121,8 @@ export function readRequest(json: unknown): RenderRequest {
     ...(r.names === undefined ? {} : { names: readNames(r.names) }),
     ...(r.start === undefined ? {} : { start: readStart(r.start) }),
     ...(r.mask === undefined ? {} : { mask: readMask(r.mask, 'mask') }),
+    ...(r.frame === undefined ? {} : { frame: readFrame(r.frame) }),
+    ...(r.hold === undefined ? {} : { hold: readHold(r.hold) }),
     influences: influences.map((i, k) => readInfluence(i, `influences[${k}]`)),
   };
 }

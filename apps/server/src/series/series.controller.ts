@@ -1,7 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res } from '@nestjs/common';
 import { ApiAcceptedResponse, ApiCreatedResponse, ApiOkResponse, ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
-import { rm } from 'fs/promises';
 import { Problem } from '../platform/problems/problem';
 import { ConsistencyDto, ShotMendDto, SwapDto } from './consistency.dto';
 import { ConsistencyService } from './consistency.service';
@@ -10,6 +9,7 @@ import { RenderedSeriesDto, RenderSeriesDto, FromMixDto } from './seriesRun.dto'
 import { ChangeSeriesDto, NewSeriesDto, SeriesDto, SeriesSummaryDto } from './series.dto';
 import { SeriesService } from './series.service';
 import { EXPORT_FORMS, SeriesExportService, type ExportForm } from './seriesExport.service';
+import { sendMade } from './sendMade';
 import { SeriesRunService } from './seriesRun.service';
 import { ShotsService } from './shots.service';
 import { TrialTakesService } from './trialTakes.service';
@@ -155,10 +155,6 @@ export class SeriesController {
   async export(@Param('id') id: string, @Param('form') form: string, @Res() response: Response): Promise<void> {
     if (!EXPORT_FORMS.includes(form as ExportForm))
       throw Problem.invalid([{ field: 'form', message: `One of ${EXPORT_FORMS.join(', ')}, not "${form}".` }]);
-    const made = await this.exporting.make(id, form as ExportForm);
-    response.setHeader('Content-Type', made.type);
-    response.setHeader('Content-Disposition', `attachment; filename="${made.name}"`);
-    if (made.text !== undefined) return void response.send(made.text);
-    response.sendFile(made.file!, { dotfiles: 'allow' }, () => void rm(made.file!, { force: true }));
+    sendMade(response, await this.exporting.make(id, form as ExportForm));
   }
 }

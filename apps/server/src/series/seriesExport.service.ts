@@ -11,19 +11,12 @@ import type { Take } from '../takes/take.entity';
 import { ConsistencyService } from './consistency.service';
 import type { Shot } from './series.entity';
 import { SeriesPlanService, leadOf, type SeriesPlan } from './seriesPlan.service';
+import { fileName, type MadeFile } from './sendMade';
 import { SeriesService } from './series.service';
 
 /** The forms in which a series can be handed over. */
 export const EXPORT_FORMS = ['zip', 'pdf', 'png', 'csv'] as const;
 export type ExportForm = (typeof EXPORT_FORMS)[number];
-
-/** A finished export: text, or a file that is to be removed after it was sent. */
-export interface SeriesExport {
-  readonly name: string;
-  readonly type: string;
-  readonly text?: string;
-  readonly file?: string;
-}
 
 const TYPES: Readonly<Record<ExportForm, string>> = {
   zip: 'application/zip',
@@ -31,16 +24,6 @@ const TYPES: Readonly<Record<ExportForm, string>> = {
   png: 'image/png',
   csv: 'text/csv; charset=utf-8',
 };
-
-/** A name that every file system takes. */
-const fileName = (text: string) =>
-  text
-    .normalize('NFKD')
-    .replace(/[^\w\s-]/g, '')
-    .trim()
-    .replace(/\s+/g, '-')
-    .toLowerCase()
-    .slice(0, 60) || 'series';
 
 const percent = (v: number | undefined) => (v === undefined ? '' : `${Math.round(v * 100)} %`);
 
@@ -57,7 +40,7 @@ export class SeriesExportService {
     private readonly workers: WorkersService,
   ) {}
 
-  async make(seriesId: string, form: ExportForm): Promise<SeriesExport> {
+  async make(seriesId: string, form: ExportForm): Promise<MadeFile> {
     const series = await this.series.find(seriesId);
     const shots = (await this.series.shotsOf(seriesId)).filter((s) => !s.skipped);
     const takes = await this.series.takesOf(shots);

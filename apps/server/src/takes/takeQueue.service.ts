@@ -22,6 +22,8 @@ export interface TakeLinks {
   readonly shotId?: string;
   readonly fromTakeId?: string;
   readonly trial?: TakeTrial;
+  /** False for takes that are not measured against their control, as frames of sequences. */
+  readonly controlled?: boolean;
   /** Smaller goes first; by quality when absent. */
   readonly priority?: number;
 }
@@ -69,11 +71,11 @@ export class TakeQueue {
     request: RenderRequest,
     quality: Quality,
     made: Pick<TakeOrigin, 'influences' | 'settings'>,
-    { priority, ...links }: TakeLinks,
+    { priority, controlled = true, ...links }: TakeLinks,
   ): Promise<Take> {
     const waiting = await this.em.count(TakeEntity, { status: 'queued', deletedAt: null });
     if (waiting >= LINE_LIMIT) throw Problem.busy(`${waiting} takes wait already. Let some finish, or cancel them.`);
-    const control = isControl(request) ? undefined : await this.controlOf(request, quality);
+    const control = isControl(request) || !controlled ? undefined : await this.controlOf(request, quality);
     const take = this.em.create(TakeEntity, {
       ...fields(request, quality, made),
       mixId: links.mixId ?? null,

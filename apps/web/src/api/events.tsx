@@ -70,10 +70,14 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       on('series', () => refresh('series'));
       on('strip', () => refresh('strips'));
       on('solve', () => refresh('solves'));
+      on('sequence', () => refresh('sequences'));
       on<{ id: string; status: string }>('take', ({ id, status }) => {
         if (status !== 'rendering') forget(id);
         later('takes', 20);
-        if (status === 'done' || status === 'failed') later('strips');
+        if (status === 'done' || status === 'failed') {
+          later('strips');
+          later('sequences');
+        }
         later('series');
         later('studio');
       });

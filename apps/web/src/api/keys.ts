@@ -22,5 +22,8 @@ export const keys = {
   versions: (mixId: string) => ['mixes', mixId, 'versions'] as const,
   series: ['series'] as const,
   oneSeries: (id: string) => ['series', id] as const,
+  sequencesOf: (seriesId: string) => ['sequences', 'of', seriesId] as const,
+  sequence: (id: string) => ['sequences', id] as const,
+  steadiness: (id: string, finished: string) => ['sequences', id, 'steadiness', finished] as const,
   consistency: (id: string, batch: string) => ['series', id, 'consistency', batch] as const,
 };

@@ -22,6 +22,10 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['Shift + click', 'bench, strip of takes: choose several to compare'],
   ['+, -, 0, arrows', 'compared pictures: zoom and move all of them together'],
   ['arrows', 'test strip: go from cell to cell'],
+  ['arrows, + and -', 'series: from shot to shot, up and down through its takes, closer and farther'],
+  ['Alt + left, right', 'series: the shot to another place'],
+  ['D, S, Delete', 'series: duplicate the shot, skip it, take it out'],
+  ['space, arrows, B', 'sequence: play and stop, frame by frame, hold all by this frame'],
   ['space, E, [ ]', 'mask: paint with the arrows while space is held; eraser; smaller and larger brush'],
 ];
 

@@ -80,6 +80,14 @@ describe('what falls out', () => {
     const found = falls({ 2: { subject: { traits: shown(0.45) } }, 5: { apart: 0.3, subject: { traits: {} } } });
     expect(found.map((f) => f.shot)).toEqual([5, 2]);
   });
+  test('no shot that looks different by what it shows, where the look has arrived as well as elsewhere', () => {
+    expect(falls({ 7: { apart: 0.4, arrivals: { who: 0.7, look: 0.6 } } })).toEqual([]);
+    expect(falls({ 7: { apart: 0.4, arrivals: { who: 0.7, look: 0.45 } } })).toHaveLength(1);
+  });
+  test('a figure of a few pixels tells nothing of who it is', () => {
+    expect(falls({ 4: { subject: { height: 0.2 } } })).toMatchObject([{ shot: 4, far: Infinity, cause: 'too small' }]);
+    expect(falls({ 4: { subject: { height: 0.3 } } })).toEqual([]);
+  });
   test('no influence that is switched to nothing', () => {
     expect(fallingOut(madeSeries({ 7: { apart: 0.4 } }), [{ ...LOOK, weight: 0 }], CONTEXT)).toEqual([]);
   });

@@ -87,7 +87,11 @@ export function fallingOut<I extends TrialInfluence>(
   for (const of of influences.filter((i) => i.weight > 0)) {
     const aspect: Aspect = givesIdentity(of) ? 'identity' : givesLook(of) ? 'look' : 'arrival';
     const off =
-      aspect === 'identity' ? identityOff(shots, of.id) : aspect === 'look' ? lookOff(shots) : arrivalOff(shots, of.id);
+      aspect === 'identity'
+        ? identityOff(shots, of.id, context.height)
+        : aspect === 'look'
+          ? lookOff(shots, of.id)
+          : arrivalOff(shots, of.id);
     off.forEach((far, shot) => {
       if (far <= 0) return;
       const arrival = shots[shot].arrivals[of.id];
@@ -110,9 +114,14 @@ function offAbove(values: readonly (number | undefined)[], floor: number, least:
   });
 }
 
+/** The least height of a whole figure whose identity can be told, px: a head of about 22. */
+const TOLD = 110;
+
 /** By the distance of what a shot shows of somebody to what all others show; infinite where only this one shows nothing. */
-function identityOff(shots: readonly ShotFacts[], influence: string): number[] {
-  const sheets = shots.map((s) => s.subjects[influence]?.traits ?? {});
+function identityOff(shots: readonly ShotFacts[], influence: string, pictureHeight: number): number[] {
+  const sheets = shots.map(({ subjects: { [influence]: s } }) =>
+    s && s.height * pictureHeight >= TOLD ? s.traits : {},
+  );
   const legible = sheets.map((s) => Object.keys(s).length > 0);
   const known = legible.filter(Boolean).length;
   const off = sheets.map((s, k) => (legible[k] ? traitDistance(s, fuseTraits(allBut(sheets, k))) : undefined));
@@ -120,8 +129,14 @@ function identityOff(shots: readonly ShotFacts[], influence: string): number[] {
   return far.map((f, k) => (!legible[k] && known >= 0.6 * (shots.length - 1) && known >= 3 ? Infinity : f));
 }
 
-/** By the median distance of a shot to the others, on surface or on colour, whichever is farther off. */
-function lookOff(shots: readonly ShotFacts[]): number[] {
+/** How much less than in the others a look has to have arrived where its shot looks different: a kitchen differs by itself. */
+const LESS = 0.12;
+
+/**
+ * By the median distance of a shot to the others, on surface or on colour, whichever is farther off - but only where the look
+ * has also arrived less than in the others, as far as that can be told.
+ */
+function lookOff(shots: readonly ShotFacts[], influence: string): number[] {
   const pictures = shots.map((s) => comparedFor(s));
   const [surface, colour] = (['surface', 'colour'] as const).map((by) => {
     const pairs = pairsOf(pictures, by);
@@ -135,7 +150,13 @@ function lookOff(shots: readonly ShotFacts[]): number[] {
     );
     return offAbove(typical, FLOOR[by], LEAST[by]);
   });
-  return surface.map((v, k) => Math.max(v, colour[k]));
+  const arrivals = shots.map((s) => s.arrivals[influence]);
+  return surface.map((v, k) => {
+    const own = arrivals[k];
+    const others = allBut(arrivals, k).filter((a) => a !== undefined);
+    const arrived = own !== undefined && others.length >= 3 && own > median(others) - LESS;
+    return arrived ? 0 : Math.max(v, colour[k]);
+  });
 }
 
 const arrivalOff = (shots: readonly ShotFacts[], influence: string): number[] =>

@@ -56,7 +56,8 @@ export function madeShot(k: number, made: MadeShot = {}): ShotFacts {
     seed: 100 + k,
     own: made.own ?? {},
     differs: made.differs ?? [],
-    arrivals: made.arrivals ?? { who: 0.7 + wander, look: 0.6 + wander },
+    // a picture that is far from the others is one where the look has not arrived
+    arrivals: made.arrivals ?? { who: 0.7 + wander, look: (apart ? 0.2 : 0.6) + wander },
     picture: {
       surface: filled(SURFACE_LENGTH, wander / 20 + apart),
       palette: filled(PALETTE_DIRECTIONS * QUANTILES, wander / 20 + apart),

@@ -85,7 +85,8 @@ export function traitDistance(a: TraitSheet, b: TraitSheet): number | undefined 
           ? Math.min(1, Math.abs(s.number - t.number) / 0.5)
           : s.choice === t.choice
             ? 0
-            : 1;
+            : // a plait that was hardly seen contradicts nobody
+              Math.min(1, 1.25 * Math.min(s.confidence, t.confidence));
     sum += w * d;
     weight += w;
   }

@@ -4,6 +4,7 @@ import {
   partsOf,
   poseDistance,
   poseOf,
+  smoothstep,
   traitDistance,
   traitsOfParts,
   type JointName,
@@ -54,20 +55,35 @@ function jointsOf({ joints, landmarks, yaw }: FigureRecord, w: number, h: number
   return out;
 }
 
+/** The least height of a head that tells anything, and the one from which on everything can be told, px. */
+const LEGIBLE = 14;
+const CLEAR = 56;
+
+/** Traits as sure as a head of that height lets them be: colours are seen from afar, forms are not. */
+const seenFrom = (sheet: TraitSheet, head: number): TraitSheet => {
+  const clear = smoothstep(LEGIBLE - 4, CLEAR, head);
+  return Object.fromEntries(
+    Object.entries(sheet).map(([name, trait]) => [
+      name,
+      trait.colour ? trait : { ...trait, confidence: trait.confidence * clear },
+    ]),
+  );
+};
+
 /** The people and creatures of a stage, with the traits that the finished picture shows of them. */
 export function figuresOf(records: readonly FigureRecord[], brief: SceneBrief, picture: Picture): RenderedFigure[] {
   const { width: w, height: h } = picture;
   return records.map((f) => {
     const face = f.kind === 'person' ? faceOfRecord(f, w, h) : undefined;
     // a face of a few pixels tells nothing
-    const legible = face && f.head >= 14;
+    const legible = face && f.head >= LEGIBLE;
     return {
       kind: f.kind,
       name: brief.entities[f.entity] && nameOf(brief.entities[f.entity]),
       box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
       face,
       joints: jointsOf(f, w, h),
-      traits: legible ? readTraits(picture, face, true).traits : {},
+      traits: legible ? seenFrom(readTraits(picture, face, true).traits, f.head) : {},
     };
   });
 }

@@ -1,17 +1,14 @@
-import { nameOf, understand, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
-import {
-  directPainter,
-  shapeRemarks,
-  stageChanges,
-  type InfluenceRemark,
-  type LoadedPicture,
-} from '../influences/staging';
+import type { Picture, SceneBrief, TraitSheet } from '@urbild/core';
+import { viewAt } from '../frames/frame';
+import { heldBy, type Holding } from '../frames/hold';
+import { windowBetween } from '../frames/seenStage';
+import { shapeRemarks, stageChanges, type InfluenceRemark, type LoadedPicture } from '../influences/staging';
 import type { FigureRecord } from '../painter/figures/record';
-import { paintStage } from '../painter/paint';
 import type { RenderRequest } from '../request';
 import { planSynthesis, type ShareRecord, type SynthesisPlan } from '../synthesis/plan';
 import { synthesise } from '../synthesis/synthesise';
-import { keptStage, stageKey } from './stageCache';
+import { paintScene } from './scene';
+import { stageKey } from './stageCache';
 import { stageBetween, strengthOf, towards } from './startPicture';
 
 /** What a pass reports to. */
@@ -20,6 +17,14 @@ export interface PassContext {
   readonly checkpoint: () => void;
   readonly onStep: (step: string, fraction: number, picture: Picture) => void;
   readonly lap: (name: string) => void;
+}
+
+/** Finished pictures that a request builds on, at its size. */
+export interface GivenPictures {
+  /** To start from. */
+  readonly start?: Picture;
+  /** The frame that this one is held by. */
+  readonly held?: Picture;
 }
 
 /** What a pass has made. */
@@ -39,29 +44,14 @@ export interface Pass {
 export function renderPass(
   request: RenderRequest,
   loaded: readonly LoadedPicture[],
-  start: Picture | undefined,
-  { checkpoint, onStep, lap }: PassContext,
+  { start, held }: GivenPictures,
+  context: PassContext,
 ): Pass {
+  const { checkpoint, onStep, lap } = context;
   const plan = planSynthesis(request.influences, request.balance);
-  const read = understand(request.prompt, request.avoid, request.names);
-  const { width, height, seed, spread } = request;
-  const cast = anybody(read, spread > 0 ? seed : 0);
-  const brief: SceneBrief = request.medium ? { ...cast, medium: request.medium } : cast;
-  const direction = directPainter(request, brief, plan, loaded);
-  checkpoint();
+  const { seed } = request;
+  const { brief, direction, stage } = paintScene(request, plan, loaded, checkpoint);
   const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
-  const stage = keptStage(told, () =>
-    paintStage(brief, {
-      width,
-      height,
-      seed,
-      spread,
-      hints: direction.hints,
-      light: direction.light,
-      identities: direction.identities.of,
-      checkpoint,
-    }),
-  );
   lap('painter');
   const labels = stage.labels();
   const { figures } = stage;
@@ -72,6 +62,10 @@ export function renderPass(
     return start ? stageBetween(start, changed, change) : changed;
   };
   const painted = staged(stage.painted());
+  const steady = (picture: Picture): Picture =>
+    held && request.hold && request.frame
+      ? heldBy(picture, labels, { stage: painted, figures }, holding(request, held, plan, loaded, checkpoint))
+      : picture;
   if (changes.length) lap('staging');
   const done = {
     brief,
@@ -83,13 +77,13 @@ export function renderPass(
   };
   const laid = loaded.filter((p) => liesOver(plan, p.influence));
   onStep('painted', laid.length ? 0.15 : 0.95, painted);
-  if (!laid.length) return { ...done, picture: painted };
-  const held = start && change < 1;
+  if (!laid.length) return { ...done, picture: steady(painted) };
+  const begun = start && change < 1;
   const picture = synthesise({
     stage: painted,
     // the labels are those of the painted stage: a start picture has none
-    labels: held ? undefined : labels,
-    stageIn: brief.medium || held ? undefined : ({ medium, palette }) => staged(stage.drawnIn(medium, palette)),
+    labels: begun ? undefined : labels,
+    stageIn: brief.medium || begun ? undefined : ({ medium, palette }) => staged(stage.drawnIn(medium, palette)),
     stageKey: stageKey(told),
     references: laid.map(({ influence, part, told, picture: p }) => ({
       influence,
@@ -102,18 +96,32 @@ export function renderPass(
     checkpoint,
     onStep,
   });
-  return { ...done, picture: held ? towards(start, picture, () => strengthOf(change)) : picture };
+  return { ...done, picture: steady(begun ? towards(start, picture, () => strengthOf(change)) : picture) };
 }
 
-/** The brief with another person for every seed where the words name nobody: "a woman" is any woman. */
-const anybody = (brief: SceneBrief, seed: number): SceneBrief => ({
-  ...brief,
-  entities: brief.entities.map((e) =>
-    e.kind === 'person' && nameOf(e) === undefined && e.variant === undefined && seed
-      ? { ...e, variant: 1 + (seed % 4093) }
-      : e,
-  ),
-});
+/** The frame that a frame is held by: what was painted there, and the finished picture of it. */
+function holding(
+  request: RenderRequest,
+  picture: Picture,
+  plan: SynthesisPlan,
+  loaded: readonly LoadedPicture[],
+  checkpoint: () => void,
+): Holding {
+  const [frame, at] = [request.frame!, request.hold!.at];
+  const there = { ...request, frame: { ...frame, at } };
+  const { stage, direction } = paintScene(there, plan, loaded, checkpoint);
+  const maps = { labels: stage.labels(), figures: stage.figures };
+  const changes = stageChanges(there, maps, direction.hints, plan, loaded, checkpoint);
+  const { width, height } = picture;
+  return {
+    picture,
+    stage: changes.reduce((p, apply) => apply(p), stage.painted()),
+    figures: stage.figures,
+    window: frame.camera
+      ? windowBetween(viewAt(frame.camera, frame.at), viewAt(frame.camera, at), width, height)
+      : { x: 0, y: 0, width, height },
+  };
+}
 
 /** True for influences that act on the painted stage: by palette, surface or the picture itself. */
 const liesOver = (plan: SynthesisPlan, k: number): boolean =>

@@ -1,4 +1,5 @@
 import { clonePicture, hashText, pictureFromRgba, type Gives, type Medium, type Picture } from '@urbild/core';
+import { enlargement } from '../frames/frame';
 import type { MediumPalette } from '../painter/media';
 import type { Stage } from '../painter/paint';
 import type { RenderRequest } from '../request';
@@ -11,16 +12,28 @@ const HEARS_ALL: ReadonlySet<Gives> = new Set(['light', 'everything']);
 
 /** Names what the painter makes of a request: equal names are equal stages. */
 export function stageName(request: RenderRequest): string {
-  const { prompt, avoid, names, medium, width, height, seed, spread, balance, influences } = request;
+  const { prompt, avoid, names, medium, width, height, seed, spread, balance, influences, frame } = request;
   const heard = influences.filter((i) => i.on && i.weight > 0);
   const told = heard.filter((i) => !LIES_OVER.has(i.gives));
   const directing = told.some((i) => HEARS_ALL.has(i.gives)) ? heard : told;
   const by = directing.length ? [balance, directing] : [];
-  return JSON.stringify([prompt, avoid, names, medium, width, height, seed, spread, by]);
+  // a camera looks at one stage, wherever it looks
+  const moved = frame && (frame.across || frame.towards ? frame : undefined);
+  const enlarged = frame?.camera && enlargement(frame.camera);
+  return JSON.stringify([prompt, avoid, names, medium, width, height, seed, spread, by, moved, enlarged]);
+}
+
+/** A stage as a pass uses it: whatever is handed out is the caller's own copy. */
+export interface PaintedStage {
+  readonly figures: Stage['figures'];
+  labels(): Uint8Array;
+  painted(): Picture;
+  /** The same scene in another medium. */
+  drawnIn(medium: Medium, palette: MediumPalette): Picture;
 }
 
 /** A painted stage that may be asked for again: whatever is handed out is the caller's own copy. */
-export class KeptStage {
+export class KeptStage implements PaintedStage {
   readonly #painted: Picture;
   readonly #drawn = new LeastRecentlyUsed<Picture>(2);
 
@@ -40,7 +53,6 @@ export class KeptStage {
     return clonePicture(this.#painted);
   }
 
-  /** The same scene in another medium. */
   drawnIn(medium: Medium, palette: MediumPalette): Picture {
     const { width, height } = this.stage;
     const name = JSON.stringify([medium, palette]);
@@ -65,4 +77,4 @@ export function keptStage(request: RenderRequest, paint: () => Stage): KeptStage
 
 /** Names the stage of a request, as it is after everything that changes it, in the caches of synthesis. */
 export const stageKey = (request: RenderRequest): string =>
-  String(hashText(stageName(request) + JSON.stringify(request.start ?? '')));
+  String(hashText(stageName(request) + JSON.stringify([request.start, request.frame])));

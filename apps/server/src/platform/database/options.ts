@@ -7,6 +7,7 @@ import { ReferenceEntity, VectorEntity } from '../../library/reference.entity';
 import { ShelfItemEntity } from '../../library/shelf/shelf.entity';
 import { LookEntity } from '../../looks/look.entity';
 import { MixEntity, MixVersionEntity } from '../../mixes/mix.entity';
+import { SequenceEntity } from '../../series/sequences/sequence.entity';
 import { SeriesEntity, ShotEntity } from '../../series/series.entity';
 import { TakeEntity } from '../../takes/take.entity';
 import { SolveEntity, StripEntity } from '../../trials/trial.entity';
@@ -36,6 +37,7 @@ export const databaseOptions = (file: string): Options => ({
     StripEntity,
     SolveEntity,
     TakeEntity,
+    SequenceEntity,
     SeriesEntity,
     ShotEntity,
     JobEntity,

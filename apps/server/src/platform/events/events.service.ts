@@ -10,7 +10,7 @@ export type StudioEvent =
   | { readonly type: 'shelf' }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
-  | { readonly type: 'strip' | 'solve'; readonly id: string }
+  | { readonly type: 'strip' | 'solve' | 'sequence'; readonly id: string }
   | { readonly type: 'take'; readonly id: string; readonly status: string }
   | {
       readonly type: 'progress';

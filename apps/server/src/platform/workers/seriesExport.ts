@@ -1,10 +1,9 @@
 import { createCanvas, GlobalFonts, loadImage } from '@napi-rs/canvas';
-import { createWriteStream } from 'fs';
-import { readFile, writeFile } from 'fs/promises';
-import { Zip, ZipPassThrough } from 'fflate';
+import { writeFile } from 'fs/promises';
 import path from 'path';
 import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import sharp from 'sharp';
+import { zipTo } from './zip';
 
 /** A picture of a contact sheet, with what stands below it. */
 export interface SheetPicture {
@@ -38,33 +37,14 @@ export interface SeriesExportTask {
 
 /** Does a {@link SeriesExportTask}. */
 export async function seriesExport(task: SeriesExportTask): Promise<{ done: true }> {
-  if (task.form === 'zip') await zip(task);
+  if (task.form === 'zip')
+    await zipTo(task.to, [
+      ...task.pictures.map(({ file, name }) => ({ file, name })),
+      ...Object.entries(task.files).map(([name, text]) => ({ name, text })),
+    ]);
   else if (task.form === 'pdf') await writeFile(task.to, await pdf(task));
   else await writeFile(task.to, await sheet(task));
   return { done: true };
-}
-
-/** PNG files are packed already: they are stored as they are, one after the other. */
-function zip({ to, pictures, files }: SeriesExportTask): Promise<void> {
-  return new Promise((resolve, reject) => {
-    const out = createWriteStream(to);
-    out.on('error', reject).on('finish', () => resolve());
-    const archive = new Zip((error, chunk, final) => {
-      if (error) return void reject(error);
-      out.write(chunk);
-      if (final) out.end();
-    });
-    const put = (name: string, bytes: Uint8Array) => {
-      const entry = new ZipPassThrough(name);
-      archive.add(entry);
-      entry.push(bytes, true);
-    };
-    void (async () => {
-      for (const { file, name } of pictures) put(name, await readFile(file));
-      for (const [name, text] of Object.entries(files)) put(name, new TextEncoder().encode(text));
-      archive.end();
-    })().catch(reject);
-  });
 }
 
 /** A4 lying, in points. */

@@ -8,6 +8,7 @@ import { mask } from './mask';
 import { prepare } from './prepare';
 import { paint, render } from './renderTask';
 import { seriesExport } from './seriesExport';
+import { sequenceExport, steadiness } from './sequenceTasks';
 import { traits } from './traits';
 import type { Task } from './tasks';
 
@@ -30,6 +31,10 @@ export default function run(task: Task): Promise<unknown> {
       return coherence(task);
     case 'consistency':
       return consistency(task);
+    case 'steadiness':
+      return steadiness(task);
+    case 'sequenceExport':
+      return sequenceExport(task);
     case 'seriesExport':
       return seriesExport(task);
     case 'mask':

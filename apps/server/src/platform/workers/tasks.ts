@@ -4,6 +4,7 @@ import type { KnownOfPicture, ReferenceDescription } from './describeReference';
 import type { FaceFrame, InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MessagePort } from 'worker_threads';
 import type { ConsistencyTask } from './consistencyTask';
+import type { SequenceExportTask, SteadinessTask } from './sequenceTasks';
 import type { SeriesExportTask } from './seriesExport';
 
 /** A picture as the library keeps it, made by a worker from any file. */
@@ -184,6 +185,8 @@ export type Task =
   | CoherenceTask
   | ConsistencyTask
   | SeriesExportTask
+  | SteadinessTask
+  | SequenceExportTask
   | MaskTask
   | PaintTask
   | RenderTask;

@@ -3,10 +3,11 @@ import os from 'os';
 import path from 'path';
 import { Piscina } from 'piscina';
 import { MessageChannel } from 'worker_threads';
-import type { Box } from '@urbild/core';
+import type { Box, Unsteadiness } from '@urbild/core';
 import type { FaceFrame, ReadTraits } from '@urbild/engine';
 import { CONFIG, type Config } from '../config';
 import type { ConsistencyResult, ConsistencyTask } from './consistencyTask';
+import type { SequenceExportTask, SteadinessTask } from './sequenceTasks';
 import type { SeriesExportTask } from './seriesExport';
 import { workerOptions } from './threads';
 import type {
@@ -104,6 +105,16 @@ export class WorkersService implements OnModuleDestroy {
   /** Writes the keepers of a series into a file. */
   async exportSeries(task: Omit<SeriesExportTask, 'kind'>): Promise<void> {
     unwrap<unknown>(await this.importers.run({ ...task, kind: 'seriesExport' } satisfies Task));
+  }
+
+  /** Measures how much a sequence changes from frame to frame. */
+  async steadiness(task: Omit<SteadinessTask, 'kind'>): Promise<Unsteadiness> {
+    return unwrap<Unsteadiness>(await this.importers.run({ ...task, kind: 'steadiness' } satisfies Task));
+  }
+
+  /** Writes the frames of a sequence into a file. */
+  async exportSequence(task: Omit<SequenceExportTask, 'kind'>): Promise<void> {
+    unwrap<unknown>(await this.importers.run({ ...task, kind: 'sequenceExport' } satisfies Task));
   }
 
   /** Paints in the import pool, so that renders go on. */

@@ -146,6 +146,7 @@ function Sheet({ series, all, onNew }: { series: Series; all: readonly SeriesSum
   const counts = (f: Filter) => (f === 'all' ? series.shots.length : filtered(series.shots, f, consistency).length);
   const detail = chosen && (
     <ShotDetail
+      seriesId={series.id}
       shot={chosen}
       number={series.shots.indexOf(chosen) + 1}
       fall={fallOf(chosen, consistency)}

@@ -1,4 +1,5 @@
-import { Copy, EyeOff, FlaskConical, Trash2 } from 'lucide-react';
+import { Copy, EyeOff, Film, FlaskConical, Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { FallsOut, MixInfluence, Shot, ShotTake } from '../../api/client';
 import { useProgress } from '../../api/events';
@@ -8,6 +9,8 @@ import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
 import { HUES } from '../../theme/kinds';
 import { percent, type Lookup } from '../bench/influences';
+import { MotionDialog } from '../sequence/MotionDialog';
+import { SequencesOf } from '../sequence/SequencesOf';
 import { FallsOutBox } from './FallsOutBox';
 import { OwnSettings } from './OwnSettings';
 import { arrivalAt, ownTakes, tries, underWay } from './shots';
@@ -15,6 +18,7 @@ import { ShotWords } from './ShotWords';
 import { TakeRow } from './TakeRow';
 
 interface Props {
+  readonly seriesId: string;
   readonly shot: Shot;
   readonly number: number;
   readonly fall: FallsOut | undefined;
@@ -28,8 +32,9 @@ interface Props {
 }
 
 /** The chosen shot: its words and settings, its take beside what is tried or beside its control, and what arrived. */
-export function ShotDetail({ shot, number, fall, influences, lookup, acts, take, onTake, onMark }: Props) {
+export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, acts, take, onTake, onMark }: Props) {
   const go = useNavigate();
+  const [moving, setMoving] = useState(false);
   const attempt = tries(shot)[0];
   const all = [...influences, ...(shot.own.added as MixInfluence[])];
   return (
@@ -54,6 +59,9 @@ export function ShotDetail({ shot, number, fall, influences, lookup, acts, take,
             >
               <FlaskConical size={16} aria-hidden />
             </Act>
+            <Act label="Set the shot in motion" onClick={() => setMoving(true)}>
+              <Film size={16} aria-hidden />
+            </Act>
             <Act label="Take the shot out" onClick={() => void acts.removeShot(shot)}>
               <Trash2 size={16} aria-hidden />
             </Act>
@@ -66,6 +74,7 @@ export function ShotDetail({ shot, number, fall, influences, lookup, acts, take,
             <strong className="text-ink">Changed since:</strong> {shot.stale.join(', ')}
           </p>
         )}
+        <SequencesOf seriesId={seriesId} shotId={shot.id} />
         <OwnSettings shot={shot} influences={influences} lookup={lookup} acts={acts} />
       </section>
       <section aria-label="Pictures of the shot" className="flex min-h-0 min-w-0 flex-col bg-booth">
@@ -90,6 +99,14 @@ export function ShotDetail({ shot, number, fall, influences, lookup, acts, take,
           )
         )}
       </aside>
+      {moving && (
+        <MotionDialog
+          seriesId={seriesId}
+          shot={shot}
+          picture={take?.pictureUrl ?? undefined}
+          onClose={() => setMoving(false)}
+        />
+      )}
     </div>
   );
 }
@@ -149,7 +166,9 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
     );
   const label = take ? `Take of ${take.quality} size, seed ${take.seed}` : 'being rendered';
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-2 gap-3 p-3">
+    <div
+      className={`grid min-h-0 flex-1 gap-3 p-3 ${attempt ? 'grid-cols-2' : 'grid-cols-[minmax(0,5fr)_minmax(0,3fr)]'}`}
+    >
       <Picture url={shown} alt={shot.prompt} name={take?.keeper ? 'Keeper' : 'Take'} note={label} />
       {beside.url ? (
         <Picture url={beside.url} alt={`${beside.name}: ${beside.note}`} name={beside.name} note={beside.note} />
@@ -163,7 +182,7 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
 function Picture({ url, alt, name, note }: { url: string; alt: string; name: string; note: string }) {
   return (
     <figure className="flex min-h-0 min-w-0 flex-col">
-      <img src={url} alt={alt} className="min-h-0 flex-1 object-contain object-top" />
+      <img src={url} alt={alt} className="min-h-0 object-contain object-left-top" />
       <figcaption className="truncate pt-1 text-sm text-white">
         <strong>{name}</strong> {note}
       </figcaption>

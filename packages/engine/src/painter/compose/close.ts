@@ -52,13 +52,15 @@ export function paintClose(
     const still = said === undefined || ['pole', 'walk', 'row', 'run', 'sit', 'kneel', 'sleep', 'lean'].includes(said);
     const alone = people.length === 1;
     paintPerson(scene, a.person!, {
-      x: alone ? W * (creatures.length ? 0.4 : portrait ? 0.51 : 0.47) : W * (0.26 + (0.48 * i) / (people.length - 1)),
+      x:
+        (i === 0 ? (hints.stride?.dx ?? 0) * W : 0) +
+        (alone ? W * (creatures.length ? 0.4 : portrait ? 0.51 : 0.47) : W * (0.26 + (0.48 * i) / (people.length - 1))),
       y: y + (1 - Math.min(1, a.person!.stature)) * head * (alone ? 0.2 : 1.1),
       head: head * (alone ? 1 : Math.max(0.86, Math.min(1.05, a.person!.stature))),
       depth: 0,
       yaw: YAW[view ?? 'three-quarter'],
       expression: expression ?? 'smile',
-      flip: i > 0 && i === people.length - 1,
+      flip: i === 0 && hints.stride ? hints.stride.left : i > 0 && i === people.length - 1,
       portrait: portrait || undefined,
       action: still ? 'stand' : said,
       asleep: said === 'sleep',

@@ -87,7 +87,8 @@ function row(
   const alone = order.length === 1;
   const usual = at.x + (alone ? scene.random.bell() * 0.025 * W : 0) + sideShift(order, W);
   const wanted = alone && order[0].base.person ? clearOfSun(scene, usual, at.y, head) : usual;
-  const subject = hints.subject;
+  const { subject, stride } = hints;
+  const goes = stride && clusters.find((k) => k.base.person);
   const middle = subject ? wanted + (subject.x * W - wanted) * subject.share : wanted;
   let x = clamp(middle - total / 2, left, Math.max(left, right - total));
   const centre = x + total / 2;
@@ -97,13 +98,14 @@ function row(
     const stagger = c.base.person || alone ? 0 : ((order.indexOf(c) % 2) * 2 - 1) * head * 0.12;
     const lower = far > 1 ? head * 0.5 : 0;
     spots.set(c, {
-      x: own,
+      x: own + (c === goes ? stride!.dx * W : 0),
       y: Math.min(scene.height - 2, at.y + stagger + lower),
       head: head * far,
       depth: Math.max(0.01, at.depth - stagger * 0.0005),
       edge: at.edge,
       pose: c === clusters.find((k) => k.base.person) ? hints.pose : undefined,
-      flip: alone ? own > W * 0.56 : own > centre + head * 0.2,
+      stride: c === goes ? stride!.phase : undefined,
+      flip: c === goes ? stride!.left : alone ? own > W * 0.56 : own > centre + head * 0.2,
     });
     x += (c.width + gap) * head;
   }

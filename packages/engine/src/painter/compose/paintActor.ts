@@ -18,6 +18,8 @@ export interface Spot {
   readonly depth: number;
   readonly flip: boolean;
   readonly pose?: PoseHint;
+  /** It walks, and is so far in its stride, 0..1. */
+  readonly stride?: number;
   /** The ground ends there: legs hang down. */
   readonly edge?: boolean;
 }
@@ -48,7 +50,8 @@ export function paintActor(
   const { x, y, head, depth, flip } = spot;
   if (a.person && a.brief.kind === 'person') {
     const p = a.brief;
-    const action = options.action ?? p.action ?? 'stand';
+    const walks = spot.stride !== undefined && (!p.action || p.action === 'stand');
+    const action = options.action ?? (walks ? 'walk' : (p.action ?? 'stand'));
     const size = head * a.person.stature;
     const yaw = YAW[p.view ?? 'three-quarter'];
     const seat = a.on || spot.edge ? 'raised' : 'ground';
@@ -65,6 +68,7 @@ export function paintActor(
       holds: p.holds,
       entity: a.entity,
       pose: spot.pose,
+      stride: spot.stride,
     });
     return;
   }

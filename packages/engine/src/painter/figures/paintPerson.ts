@@ -46,6 +46,8 @@ export interface PersonPlace {
   readonly pose?: PoseHint;
   /** What somebody who sits sits on: something raised (usual) or the ground. */
   readonly seat?: Seat;
+  /** Of somebody who walks: where in the stride, 0..1; the middle of a step when absent. */
+  readonly stride?: number;
   /** Eyes closed. */
   readonly asleep?: boolean;
   /** Head and shoulders only: no legs, no bag. */
@@ -58,7 +60,7 @@ const bodyYawOf = (yaw: number) =>
 /** The pose of somebody who is placed so, with the hands where held things need them. */
 function posed(place: PersonPlace, reach: Reach): Pose {
   const yaw = (bodyYawOf(place.yaw) * Math.PI) / 180;
-  const pose = poseFor(place.action, { sin: Math.sin(yaw), cos: Math.cos(yaw) }, place.seat ?? 'raised');
+  const pose = poseFor(place.action, { sin: Math.sin(yaw), cos: Math.cos(yaw) }, place.seat ?? 'raised', place.stride);
   return pulled({ ...pose, far: reach.far ?? pose.far, near: reach.near ?? pose.near }, place.pose, !!place.flip);
 }
 

@@ -107,24 +107,52 @@ const kneeling = ({ sin }: Turn): Pose => {
   };
 };
 
+/** The middle of a step. */
+const WALK: Pose = {
+  ...STAND,
+  legs: [
+    { hip: [0.12, 0], foot: [-0.62, 3.62], bend: -1, toe: 0.9 },
+    { hip: [-0.1, 0], foot: [0.62, 3.8], bend: -1, toe: 1 },
+  ],
+  lean: 0.08,
+  far: { hand: [0.98, 1.4], bend: 1, grip: true },
+  near: { hand: [-0.74, 1.62], bend: -1, side: 1, grip: true },
+};
+
+/**
+ * Walking, at a moment of the stride: 0 and 1 are the same. Each foot goes back on the ground and forward through the air; the
+ * arms swing against the legs.
+ */
+function striding(phase: number): Pose {
+  const swing = (p: number) => Math.cos(2 * Math.PI * p);
+  const lift = (p: number) => Math.max(0, -Math.sin(2 * Math.PI * p));
+  const leg = (hip: number, p: number): LegPose => ({
+    hip: [hip, 0],
+    foot: [0.62 * swing(p), 3.83 - 0.3 * lift(p)],
+    bend: -1,
+    toe: 1,
+  });
+  const hand = (p: number, forward: number, back: number): [number, number] => {
+    const s = swing(p);
+    return [s > 0 ? forward * s : back * -s, 1.72 - 0.2 * Math.abs(s)];
+  };
+  return {
+    ...WALK,
+    legs: [leg(0.12, phase + 0.5), leg(-0.1, phase)],
+    far: { hand: hand(phase, 0.98, -0.5), bend: 1, grip: true },
+    near: { hand: hand(phase + 0.5, 0.7, -0.74), bend: swing(phase + 0.5) > 0 ? 1 : -1, side: 1, grip: true },
+  };
+}
+
 /** What somebody sits on. */
 export type Seat = 'raised' | 'ground';
 
 /** The pose for an action, for a body that is turned so. */
-export function poseFor(action: Action, turn: Turn, seat: Seat = 'raised'): Pose {
+export function poseFor(action: Action, turn: Turn, seat: Seat = 'raised', stride?: number): Pose {
   const seated = seat === 'ground' ? sittingLow : sitting;
   switch (action) {
     case 'walk':
-      return {
-        ...STAND,
-        legs: [
-          { hip: [0.12, 0], foot: [-0.62, 3.62], bend: -1, toe: 0.9 },
-          { hip: [-0.1, 0], foot: [0.62, 3.8], bend: -1, toe: 1 },
-        ],
-        lean: 0.08,
-        far: { hand: [0.98, 1.4], bend: 1, grip: true },
-        near: { hand: [-0.74, 1.62], bend: -1, side: 1, grip: true },
-      };
+      return stride === undefined ? WALK : striding(stride);
     case 'run':
       return {
         ...STAND,

@@ -40,6 +40,8 @@ export interface LayoutHints {
   readonly subject?: { readonly x: number; readonly y: number; readonly height: number; readonly share: number };
   /** How the first person is held. */
   readonly pose?: PoseHint;
+  /** How far the first person has gone from its place, in parts of the width, and where in its stride it is, 0..1. */
+  readonly stride?: { readonly dx: number; readonly phase: number; readonly left: boolean };
 }
 
 /** What a place has to know of the picture. */

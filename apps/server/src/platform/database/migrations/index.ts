@@ -2,6 +2,7 @@ import { Migration202611231 } from './migration202611231';
 import { Migration202611232 } from './migration202611232';
 import { Migration202611233 } from './migration202611233';
 import { Migration202611234 } from './migration202611234';
+import { Migration202611271 } from './migration202611271';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -9,4 +10,5 @@ export const MIGRATIONS = [
   { name: '202611232-library', class: Migration202611232 },
   { name: '202611233-bench', class: Migration202611233 },
   { name: '202611234-series', class: Migration202611234 },
+  { name: '202611271-sequences', class: Migration202611271 },
 ];

@@ -1,0 +1,207 @@
+import { Pause, Play } from 'lucide-react';
+import { useEffect, useMemo } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useProgress } from '../../api/events';
+import { useSequence, useSequenceActs, useSteadiness, type Sequence } from '../../api/sequences';
+import { Button } from '../../parts/Button';
+import { EmptyState } from '../../parts/EmptyState';
+import { inField } from '../../parts/inField';
+import { FrameStrip } from './FrameStrip';
+import { SteadinessList } from './SteadinessList';
+import { usePlayer } from './usePlayer';
+import { moveInWords } from './windows';
+
+const RATES = [4, 8, 12, 24];
+const EXPORTS = [
+  ['apng', 'Moving PNG'],
+  ['webp', 'Moving WebP'],
+  ['zip', 'Folder of frames'],
+] as const;
+
+/** A sequence: its frames played, held by one of them, measured, handed over. */
+export function SequenceView() {
+  const { sequenceId } = useParams();
+  const { data, isPending, error } = useSequence(sequenceId!);
+  if (isPending) return <div className="skeleton h-full" role="status" aria-label="The sequence is being opened" />;
+  if (!data)
+    return (
+      <EmptyState title="No such sequence" action={<Link to="/series">To the series</Link>}>
+        {error?.message}
+      </EmptyState>
+    );
+  return <Player key={data.id} sequence={data} />;
+}
+
+function Player({ sequence }: { sequence: Sequence }) {
+  const [search, setSearch] = useSearchParams();
+  const go = useNavigate();
+  const acts = useSequenceActs(sequence.id);
+  const set = (fields: Readonly<Record<string, string>>) =>
+    setSearch((before) => new URLSearchParams([...new Map([...before, ...Object.entries(fields)])]), { replace: true });
+  const rate = RATES.find((r) => String(r) === search.get('rate')) ?? 12;
+  const held = sequence.held.length > 0 && search.get('show') !== 'free';
+  const frames = held ? sequence.held : sequence.free;
+  const urls = frames.map((f) => f.pictureUrl ?? '').join(' ');
+  const pictures = useMemo(() => urls.split(' ').map((u) => u || undefined), [urls]);
+  const { at, show, playing, setPlaying } = usePlayer(pictures, rate);
+  const done = frames.filter((f) => f.status === 'done').length;
+  const finished = [sequence.free, sequence.held].map((all) => all.filter((f) => f.status === 'done').length).join(' ');
+  const { data: steadiness } = useSteadiness(sequence.id, finished);
+  const present = frames[at];
+  const canHold = sequence.free[at]?.status === 'done' && sequence.hold !== at;
+  const { holdBy } = acts;
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (inField(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
+      if (e.target instanceof HTMLElement && e.target.closest('button, a, select') && e.key === ' ') return;
+      const does: Readonly<Record<string, () => void>> = {
+        ' ': () => setPlaying(!playing),
+        ArrowRight: () => show(at + 1),
+        ArrowLeft: () => show(at - 1),
+        b: () => canHold && void holdBy(at),
+      };
+      if (!does[e.key]) return;
+      e.preventDefault();
+      does[e.key]();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px]">
+      <section aria-label="Frames" className="flex min-h-0 min-w-0 flex-col bg-booth">
+        <Stage frame={present} alt={`Frame ${at + 1} of ${frames.length}: ${sequence.prompt}`} />
+        <div className="flex items-center gap-3 bg-ink/85 px-4 pt-2 text-white">
+          <button
+            type="button"
+            aria-label={playing ? 'Stop' : 'Play'}
+            onClick={() => setPlaying(!playing)}
+            className="rounded-full bg-white p-2 text-ink"
+          >
+            {playing ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
+          </button>
+          <input
+            type="range"
+            aria-label="Frame"
+            aria-valuetext={`frame ${at + 1} of ${frames.length}`}
+            min={0}
+            max={frames.length - 1}
+            value={at}
+            onChange={(e) => {
+              setPlaying(false);
+              show(Number(e.target.value));
+            }}
+            className="min-w-0 flex-1 accent-white"
+          />
+          <span className="figures w-14 text-right">
+            {at + 1} / {frames.length}
+          </span>
+          <label className="flex items-center gap-1.5 text-sm">
+            <select
+              aria-label="Frames a second"
+              value={rate}
+              onChange={(e) => set({ rate: e.target.value })}
+              className="rounded bg-white px-1.5 py-1 text-ink"
+            >
+              {RATES.map((r) => (
+                <option key={r}>{r}</option>
+              ))}
+            </select>
+            a second
+          </label>
+        </div>
+        <FrameStrip
+          frames={frames}
+          aspect={sequence.width / sequence.height}
+          at={at}
+          hold={sequence.hold}
+          onShow={(k) => {
+            setPlaying(false);
+            show(k);
+          }}
+        />
+      </section>
+      <aside aria-label="The sequence" className="flex min-h-0 flex-col gap-4 overflow-y-auto bg-paper p-4">
+        <header>
+          <Link to={`/series/${sequence.seriesId}?shot=${sequence.shotId}`} className="text-sm text-muted underline">
+            back to the shot
+          </Link>
+          <h1 className="font-title text-2xl">{sequence.name}</h1>
+          <p className="text-sm">{moveInWords(sequence.move).join('; ')}.</p>
+        </header>
+        {done < frames.length && (
+          <p role="status" className="text-sm text-muted">
+            {done} of {frames.length} frames are rendered.
+          </p>
+        )}
+        {sequence.held.length > 0 && (
+          <div
+            role="radiogroup"
+            aria-label="Which frames"
+            className="flex overflow-hidden rounded-lg border border-line"
+          >
+            {(['held', 'free'] as const).map((which) => (
+              <button
+                key={which}
+                type="button"
+                role="radio"
+                aria-checked={held === (which === 'held')}
+                onClick={() => set({ show: which })}
+                className={`flex-1 px-2 py-1 text-sm ${held === (which === 'held') ? 'bg-ink text-paper' : 'bg-card hover:bg-shade'}`}
+              >
+                {which === 'held' ? `held by frame ${sequence.hold! + 1}` : 'each by itself'}
+              </button>
+            ))}
+          </div>
+        )}
+        <div className="flex flex-col gap-1.5">
+          <Button
+            look={sequence.held.length ? 'quiet' : 'main'}
+            disabled={!canHold}
+            onClick={() => void acts.holdBy(at)}
+          >
+            Hold all by this frame
+          </Button>
+          <p className="text-sm text-muted">
+            Its strokes, colours and faces are carried along the move to every other frame, so that nothing is invented
+            anew.
+          </p>
+        </div>
+        <SteadinessList steadiness={steadiness} holds={sequence.held.length > 0} />
+        <section aria-label="Hand over" className="flex flex-col gap-1">
+          <h2 className="text-sm font-semibold text-muted">Hand over</h2>
+          {EXPORTS.map(([form, name]) => (
+            <a
+              key={form}
+              href={`/api/v1/sequences/${sequence.id}/export/${form}?rate=${rate}`}
+              download
+              className="underline decoration-edge underline-offset-2"
+            >
+              {name}
+            </a>
+          ))}
+        </section>
+        <Button
+          className="mt-auto"
+          onClick={() => void acts.remove().then(() => go(`/series/${sequence.seriesId}?shot=${sequence.shotId}`))}
+        >
+          Put the sequence away
+        </Button>
+      </aside>
+    </div>
+  );
+}
+
+function Stage({ frame, alt }: { frame: Sequence['free'][number] | undefined; alt: string }) {
+  const progress = useProgress(frame?.takeId);
+  const picture = frame?.pictureUrl ?? progress?.preview;
+  return (
+    <div className="grid min-h-0 flex-1 place-items-center p-4">
+      {picture ? (
+        <img src={picture} alt={alt} className="h-full w-full object-contain" />
+      ) : (
+        <p className="text-white">{frame?.error ?? 'This frame waits in line.'}</p>
+      )}
+    </div>
+  );
+}
