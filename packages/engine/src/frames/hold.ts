@@ -20,6 +20,8 @@ const SAME_COLOUR = [0.02, 0.06] as const;
 const SAME_FORM = [0.012, 0.04] as const;
 /** A figure is the same figure where light and step change it a little: so many times more may differ on it. */
 const ON_FIGURES = 1.8;
+/** Over this part of its sides a frame that is seen in part fades out. */
+const FADE = 0.14;
 /** Forms are what is finer than this, colours what is broader: px at a height of 512. */
 const BROAD = 7;
 
@@ -42,8 +44,8 @@ export function heldBy(picture: Picture, labels: Uint8Array, own: HeldFrame, oth
 interface Layer {
   readonly stage: Picture;
   readonly picture: Picture;
-  /** 1 where the window shows anything of the other frame. */
-  readonly inside: (x: number, y: number) => boolean;
+  /** How far a pixel lies within what is seen of the other frame: 0 outside, 1 well inside; no edge of it may show. */
+  readonly inside: (x: number, y: number) => number;
 }
 
 function layer({ stage, picture }: Holding, window: PictureWindow, w: number, h: number): Layer {
@@ -53,7 +55,13 @@ function layer({ stage, picture }: Holding, window: PictureWindow, w: number, h:
     picture: seenThrough(picture, window, w, h),
     inside: (px, py) => {
       const [u, v] = [x + ((px + 0.5) * width) / w, y + ((py + 0.5) * height) / h];
-      return u >= 0 && v >= 0 && u <= stage.width && v <= stage.height;
+      const [w0, h0] = [stage.width, stage.height];
+      // a side fades out only where it lies within the picture
+      const left = x < -1 ? u / w0 : 1;
+      const right = x + width > w0 + 1 ? 1 - u / w0 : 1;
+      const top = y < -1 ? v / h0 : 1;
+      const bottom = y + height > h0 + 1 ? 1 - v / h0 : 1;
+      return smoothstep(0, FADE, Math.min(left, right, top, bottom));
     },
   };
 }
@@ -94,11 +102,11 @@ function blend(
     (c, i) => stage.planes[c][i] - mine[c][i] - (from.stage.planes[c][i] - theirs[c][i]),
   );
   for (let y = 0, i = 0; y < h; y++)
-    for (let x = 0; x < w; x++, i++)
-      if (!from.inside(x, y) || !here(i)) {
-        colour[i] = 0;
-        form[i] = 0;
-      }
+    for (let x = 0; x < w; x++, i++) {
+      const k = here(i) ? from.inside(x, y) : 0;
+      colour[i] *= k;
+      form[i] *= k;
+    }
   const [low, held] = [broad(picture), broad(from.picture)];
   return mapPlanes(w, h, (c) =>
     picture.planes[c].map((v, i) => {

@@ -196,9 +196,13 @@ function Stage({ frame, alt }: { frame: Sequence['free'][number] | undefined; al
   const progress = useProgress(frame?.takeId);
   const picture = frame?.pictureUrl ?? progress?.preview;
   return (
-    <div className="grid min-h-0 flex-1 place-items-center p-4">
+    <div className="relative grid min-h-0 flex-1 place-content-center">
       {picture ? (
-        <img src={picture} alt={alt} className="h-full w-full object-contain" />
+        <img
+          src={picture}
+          alt={alt}
+          className="absolute inset-4 h-[calc(100%-2rem)] w-[calc(100%-2rem)] object-contain"
+        />
       ) : (
         <p className="text-white">{frame?.error ?? 'This frame waits in line.'}</p>
       )}
