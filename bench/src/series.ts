@@ -112,15 +112,14 @@ const SPOILINGS: readonly Spoiling[] = [
     causes: ['other reference'],
   },
   {
-    name: 'look switched off or contradicted',
-    spoil: (p, nth) =>
-      nth % 2 ? { ...p, own: { influences: { look: { weight: 0.05 } } } } : { ...p, prompt: `${p.prompt}, linocut` },
-    causes: ['own setting', 'words'],
+    name: 'look overridden',
+    spoil: (p, nth) => ({ ...p, own: { influences: { look: nth % 2 ? { weight: 0.05 } : { on: false } } } }),
+    causes: ['own setting'],
   },
 ];
 
 /** Of the character: the words may win against it, so that they can spoil a shot. */
-const WEIGHT = 0.95;
+const WEIGHT = 0.85;
 const SERIES = 20;
 const SHOTS = 12;
 

@@ -1,9 +1,9 @@
-import { spawn, type ChildProcess } from 'child_process';
 import { mkdtemp, readdir, rm, utimes, writeFile } from 'fs/promises';
 import os from 'os';
 import path from 'path';
 import { MikroORM } from '@mikro-orm/better-sqlite';
 import request from 'supertest';
+import { ended, startProcess } from '../test/process';
 import { allReferences, bringIn, newMix, openStudio, testPng } from '../test/studio';
 import type { TakeDto } from '../takes/take.dto';
 import { BlobStore, blobPath } from './blobs/blobStore';
@@ -126,37 +126,6 @@ describe('the database', () => {
     await orm.close();
   });
 });
-
-/** A server in a process of its own, from sources. */
-async function startProcess(dataDir: string): Promise<{ child: ChildProcess; url: string }> {
-  const child = spawn(
-    process.execPath,
-    [
-      '--conditions=source',
-      '-r',
-      '@swc-node/register',
-      path.join(__dirname, '../main.ts'),
-      '--port',
-      '0',
-      '--no-demo',
-      '--data',
-      dataDir,
-    ],
-    { stdio: ['ignore', 'pipe', 'inherit'] },
-  );
-  const url = await new Promise<string>((resolve, reject) => {
-    let text = '';
-    child.stdout!.on('data', (chunk: Buffer) => {
-      text += chunk.toString();
-      const found = /http:\/\/\S+/.exec(text);
-      if (found) resolve(found[0]);
-    });
-    child.on('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-  });
-  return { child, url };
-}
-
-const ended = (child: ChildProcess) => new Promise<number | null>((resolve) => child.on('exit', resolve));
 
 test('killed in the middle of a render, the studio goes on with it after the next start', async () => {
   const setup = await openStudio(folder);

@@ -46,7 +46,11 @@ export function causeOf(
     ownSetting(shot, influence, context),
     otherReference(shot, others, aspect, influence, context),
     ...(aspect === 'identity'
-      ? [wordsAgainst(shot, others, influence, context), ...figureCauses(shot, others, influence, context)]
+      ? [
+          wordsAgainst(shot, others, influence, context),
+          mediumAgainst(shot, others, influence),
+          ...figureCauses(shot, others, influence, context),
+        ]
       : aspect === 'look'
         ? [mediumAgainst(shot, others, influence)]
         : []),

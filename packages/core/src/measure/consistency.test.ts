@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { closerOf, fallingOut } from './consistency';
-import { deviations, farAbove } from './robust';
+import { deviations } from './robust';
 import { spreadOf, timesCloser, pairsOf, distanceIn } from './spread';
 import { LOOK, madeSeries, shown, STRANGER, WHO, type MadeShot } from './testing';
 
@@ -13,7 +13,7 @@ describe('robust deviations', () => {
   test('are 0 for the median, grow with the distance, and do not mind one wild value among the others', () => {
     expect(deviations(5, [4, 5, 6, 5], 0.1)).toBe(0);
     expect(deviations(9, [4, 5, 6, 5], 0.1)).toBeGreaterThan(deviations(7, [4, 5, 6, 5], 0.1));
-    expect(farAbove(20, [4, 5, 6, 5, 5, 1000], 0.1)).toBe(true);
+    expect(deviations(20, [4, 5, 6, 5, 5, 1000], 0.1)).toBeGreaterThan(5);
   });
   test('tell nothing with fewer than three others', () => {
     expect(deviations(100, [1, 1], 0.1)).toBe(0);
@@ -87,6 +87,13 @@ describe('what falls out', () => {
   test('a figure of a few pixels tells nothing of who it is', () => {
     expect(falls({ 4: { subject: { height: 0.2 } } })).toMatchObject([{ shot: 4, far: Infinity, cause: 'too small' }]);
     expect(falls({ 4: { subject: { height: 0.3 } } })).toEqual([]);
+  });
+  test('sooner where the words or own settings are a reason', () => {
+    const subject = { traits: shown(0.12) };
+    const differs = [{ key: 'weight:who', influence: 'who', setting: 'weight', mix: 1, own: 0.2 } as const];
+    expect(falls({ 4: { subject } })).toEqual([]);
+    expect(falls({ 4: { subject, differs } })).toMatchObject([{ shot: 4, cause: 'own setting' }]);
+    expect(falls({ 4: { differs } })).toEqual([]);
   });
   test('no influence that is switched to nothing', () => {
     expect(fallingOut(madeSeries({ 7: { apart: 0.4 } }), [{ ...LOOK, weight: 0 }], CONTEXT)).toEqual([]);

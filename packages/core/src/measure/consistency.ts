@@ -3,8 +3,8 @@ import { median } from '../maths/scalar';
 import { fuseTraits, traitDistance } from '../traits/fuse';
 import type { TrialInfluence } from '../trial/state';
 import { causeOf, type CauseContext, type FoundCause } from './causes';
-import { allBut, bandOf, deviations, farAbove, type Band } from './robust';
-import type { Aspect, JudgedInfluence, ShotFacts } from './shotFacts';
+import { allBut, bandOf, deviations, type Band } from './robust';
+import type { Aspect, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
 import { distanceIn, pairsOf, timesCloser, type Comparison, type Compared } from './spread';
 
 /** A shot that falls out of its series. */
@@ -33,8 +33,14 @@ export interface Closer {
 
 /** The least deviations that mean anything: of trait distances, surface and palette distances, arrivals. */
 const FLOOR = { identity: 0.045, surface: 0.07, colour: 0.5, arrival: 0.09 } as const;
-/** And how much farther than usual a shot has to be in any case. */
-const LEAST = { identity: 0.12, surface: 0.25, colour: 1.8, arrival: 0.3 } as const;
+/** How much farther than usual a shot has to be in any case. */
+const LEAST = { identity: 0.14, surface: 0.25, colour: 1.8, arrival: 0.3 } as const;
+/** How many robust deviations off a shot falls out. */
+const FAR = 3;
+/** A shot that has a reason to fall out does so by this part of what it takes without one. */
+const WITH_REASON = 0.45;
+/** Causes that stand in the words and settings of a shot, whatever its picture shows. */
+const REASONS: ReadonlySet<Cause> = new Set(['own setting', 'other reference', 'words']);
 
 /** True for influences that say who is seen. */
 export const givesIdentity = ({ gives, weight }: JudgedInfluence): boolean =>
@@ -76,14 +82,14 @@ export function closerOf(
 /**
  * The shots that fall out of a series, the farthest first; at most one finding a shot. Who is seen is compared with what all other
  * shots show of them together, the look by the median distance to the other shots, everything else by arrival: a shot falls
- * out when it lies more than 3.5 robust deviations on the wrong side.
+ * out when it lies more than three robust deviations on the wrong side, or sooner where its words or own settings are a reason.
  */
 export function fallingOut<I extends TrialInfluence>(
   shots: readonly ShotFacts<I>[],
   influences: readonly JudgedInfluence[],
   context: CauseContext,
 ): FallsOut[] {
-  const found: (Omit<FallsOut, keyof FoundCause> & { readonly of: JudgedInfluence })[] = [];
+  const found: FallsOut[] = [];
   for (const of of influences.filter((i) => i.weight > 0)) {
     const aspect: Aspect = givesIdentity(of) ? 'identity' : givesLook(of) ? 'look' : 'arrival';
     const off =
@@ -93,24 +99,28 @@ export function fallingOut<I extends TrialInfluence>(
           ? lookOff(shots, of.id)
           : arrivalOff(shots, of.id);
     off.forEach((far, shot) => {
-      if (far <= 0) return;
+      if (far < WITH_REASON * FAR) return;
+      const cause = causeOf(shots, shot, aspect, of, context);
+      if (far < FAR && !REASONS.has(cause.cause)) return;
       const arrival = shots[shot].arrivals[of.id];
       const others = bandOf(allBut(shots, shot).flatMap((s) => s.arrivals[of.id] ?? []));
-      found.push({ shot, aspect, influence: of.id, arrival, others, far, of });
+      found.push({ shot, aspect, influence: of.id, arrival, others, far, ...cause });
     });
   }
   found.sort((a, b) => b.far - a.far || a.shot - b.shot);
-  const first = found.filter((f, k) => found.findIndex((g) => g.shot === f.shot) === k);
-  return first.map(({ of, ...f }) => ({ ...f, ...causeOf(shots, f.shot, f.aspect, of, context) }));
+  return found.filter((f, k) => found.findIndex((g) => g.shot === f.shot) === k);
 }
 
-/** How far each value is above the others; 0 for all that do not fall out. */
+/**
+ * How far each value is above the others, in robust deviations or - where that is less - in parts of the least that counts, which
+ * is as much as {@link FAR} then; 0 for what cannot be told.
+ */
 function offAbove(values: readonly (number | undefined)[], floor: number, least: number): number[] {
   return values.map((v, k) => {
     if (v === undefined) return 0;
     const others = allBut(values, k).filter((o): o is number => o !== undefined);
-    const enough = v - median(others) >= least;
-    return enough && farAbove(v, others, floor) ? deviations(v, others, floor) : 0;
+    if (others.length < 3) return 0;
+    return Math.min(deviations(v, others, floor), (FAR * (v - median(others))) / least);
   });
 }
 

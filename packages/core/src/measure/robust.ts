@@ -7,9 +7,6 @@ export interface Band {
   readonly high: number;
 }
 
-/** How many robust deviations off a value has to be to fall out. */
-const FAR = 3.5;
-
 /**
  * How far a value is from others, in robust deviations: (x - median) / max(1.4826 MAD, floor). 1.4826 makes the median
  * absolute deviation of normally distributed values their standard deviation (Hampel 1974). `floor` is the least deviation that
@@ -21,10 +18,6 @@ export function deviations(value: number, others: readonly number[], floor: numb
   const scale = 1.4826 * median(others.map((v) => Math.abs(v - middle)));
   return (value - middle) / Math.max(scale, floor);
 }
-
-/** True for a value that lies far above others: more than three and a half robust deviations. */
-export const farAbove = (value: number, others: readonly number[], floor: number): boolean =>
-  deviations(value, others, floor) > FAR;
 
 /** Where values lie; undefined for none. */
 export function bandOf(values: readonly number[]): Band | undefined {

@@ -52,20 +52,25 @@ export function fuseTraits(sheets: readonly TraitSheet[], corrected: TraitSheet 
 }
 
 /**
- * How much each trait counts when two sheets are compared: by how reliably it is read. The numbers of a drawn face are hardly
- * better than guesses (bench/src/traits.ts), so they decide only where everything else agrees.
+ * How much each trait counts when two sheets are compared: by how reliably it is read. Colours are sure; the style of hair is
+ * right in three of four; the numbers of a drawn face are hardly better than guesses (bench/src/traits.ts), and what is worn
+ * below is seldom in sight.
  */
 const WEIGHT: Readonly<Partial<Record<TraitName, number>>> = {
   ...Object.fromEntries(NUMBER_TRAITS.map((name) => [name, 0.08])),
   hair: 1.6,
   skin: 1.6,
   upper: 0.9,
-  'hair style': 0.7,
-  'hair length': 0.7,
+  'hair style': 0.4,
+  'hair length': 0.4,
+  lower: 0.1,
   beard: 0.8,
   headwear: 0.4,
   eyes: 0.4,
 };
+
+/** Large differences of single traits count for more than small ones of all: the exponent of the mean. */
+const EXPONENT = 1.5;
 
 /**
  * How far apart two trait sheets are: 0 the same person .. about 1 somebody else. Only traits that both have count, by their
@@ -87,10 +92,10 @@ export function traitDistance(a: TraitSheet, b: TraitSheet): number | undefined 
             ? 0
             : // a plait that was hardly seen contradicts nobody
               Math.min(1, 1.25 * Math.min(s.confidence, t.confidence));
-    sum += w * d;
+    sum += w * d ** EXPONENT;
     weight += w;
   }
-  return weight > 0 ? sum / weight : undefined;
+  return weight > 0 ? (sum / weight) ** (1 / EXPONENT) : undefined;
 }
 
 /** How well the pictures of a character agree. */
