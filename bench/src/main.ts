@@ -5,6 +5,8 @@ import { benchEngine } from './engine';
 import { benchIdentity } from './identity';
 import { benchImport, benchSearch } from './library';
 import { benchScroll } from './scroll';
+import { benchSequences } from './sequences';
+import { benchSeries } from './series';
 import { benchServer } from './server';
 import { benchSolve } from './solve';
 import { benchTraits } from './traits';
@@ -19,5 +21,7 @@ async function main(): Promise<void> {
   await benchTraits();
   await benchIdentity();
   await benchSolve();
+  await benchSeries();
+  await benchSequences();
 }
 void main();

@@ -27,6 +27,7 @@ import {
   type RenderRequest,
   type RenderResult,
 } from '@urbild/engine';
+import sharp from 'sharp';
 import { paintPersonFrom } from '../../packages/engine/src/traits/samples';
 
 /** What stands behind an influence of the rig: pictures by name, and the sheet of a character. */
@@ -179,5 +180,26 @@ export class SeriesRig {
       picture: descriptors,
       ...factsOfRender({ ...result, influences: request.influences }, this.judged(mix)),
     };
+  }
+
+  /** Writes pictures side by side into a PNG file, for eyes. */
+  async sheet(file: string, takes: readonly RigTake[], columns: number): Promise<void> {
+    const { width, height } = this;
+    const tiles = await Promise.all(
+      takes.map(async ({ result: { rgba } }, k) => ({
+        input: await sharp(Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength), {
+          raw: { width, height, channels: 4 },
+        })
+          .png()
+          .toBuffer(),
+        left: (k % columns) * width,
+        top: Math.floor(k / columns) * height,
+      })),
+    );
+    const size = { width: width * columns, height: height * Math.ceil(takes.length / columns) };
+    await sharp({ create: { ...size, channels: 3, background: '#757575' } })
+      .composite(tiles)
+      .png()
+      .toFile(file);
   }
 }

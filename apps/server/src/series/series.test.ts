@@ -202,7 +202,8 @@ test('a swap is tried over all shots with layouts held, kept, and taken back wit
   await studio.jobs.idle();
   const other = await bringIn(studio, 5);
   const swap = { influence: 'a', of: 'reference', referenceId: other.id };
-  await call('post', `/series/${made.id}/swaps`, swap);
+  const asked = await call<SeriesDto>('post', `/series/${made.id}/swaps`, swap);
+  expect(asked.shots[0].takes[0].trial!.label).toBe(other.title);
   await studio.jobs.idle();
   const { shots } = await read(made.id);
   const tries = shots.map((s) => s.takes.find((t) => t.trial)!);

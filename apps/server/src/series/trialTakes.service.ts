@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { stateOfShot, type ShotPlan } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixEntity, type MixInfluence, type MixState, type Quality, type SourceKind } from '../mixes/mix.entity';
+import { SourcesService } from '../mixes/sources.service';
 import { MixesService } from '../mixes/mixes.service';
 import { MixVersionsService } from '../mixes/mixVersions.service';
 import { EventsService } from '../platform/events/events.service';
@@ -37,6 +38,7 @@ export class TrialTakesService {
     private readonly takes: TakesService,
     private readonly mixes: MixesService,
     private readonly versions: MixVersionsService,
+    private readonly sources: SourcesService,
     private readonly events: EventsService,
   ) {}
 
@@ -64,8 +66,8 @@ export class TrialTakesService {
     const { of, referenceId } = swap;
     const faults = await this.mixes.faultsOf([{ ...present, of, referenceId }]);
     if (faults.length) throw Problem.invalid(faults);
-    const title = (await this.plans.planOf(series, [])).nameOf({ referenceId });
-    const trial: TakeTrial = { kind: 'swap', batch: randomUUID(), label: title, swap };
+    const label = (await this.sources.titles([{ of, referenceId }])).get(referenceId) ?? '';
+    const trial: TakeTrial = { kind: 'swap', batch: randomUUID(), label, swap };
     for (const shot of shots) {
       const lead = leadOf(own.filter((t) => t.shotId === shot.id));
       await this.ask(swapped(plan.stateOf(shot), swap), quality, series, shot, lead, trial);

@@ -175,7 +175,7 @@ function Player({ sequence }: { sequence: Sequence }) {
               key={form}
               href={`/api/v1/sequences/${sequence.id}/export/${form}?rate=${rate}`}
               download
-              className="underline decoration-edge underline-offset-2"
+              className="self-start py-1 underline decoration-edge underline-offset-2"
             >
               {name}
             </a>
