@@ -1,5 +1,6 @@
 import { mkdir } from 'fs/promises';
 import path from 'path';
+import sharp from 'sharp';
 import { Browser } from './browser';
 import { ROOT, RunningStudio } from './studio';
 
@@ -22,7 +23,7 @@ test('the demo studio draws itself, with progress on the screen', async () => {
   await browser.until('the progress of the demo', async () =>
     (await (await browser.find('header')).getText()).includes('Drawing the demo studio'),
   );
-  const seconds = await studio.idle();
+  const seconds = await studio.idle(900);
   console.log(`the demo studio was drawn in ${seconds.toFixed(0)} s`);
   const { total, facets } = await studio.get<{ total: number; facets: { kind: Record<string, number> } }>(
     '/references/search',
@@ -34,12 +35,20 @@ test('the demo studio draws itself, with progress on the screen', async () => {
   expect((await studio.get<unknown[]>('/cast')).length).toBe(5);
   const [mix] = await studio.get<{ influences: unknown[] }[]>('/mixes');
   expect(mix.influences).toHaveLength(3);
-  const [series] = await studio.get<{ shots: { current: boolean; takes: { status: string }[] }[] }[]>('/series');
-  expect(series.shots.map((s) => [s.current, s.takes[0].status])).toEqual([
-    [true, 'done'],
-    [true, 'done'],
-    [true, 'done'],
-  ]);
+  const { shots } = await studio.get<{ shots: { stale: string[]; leadId?: string }[] }>('/series/demo-series');
+  expect(shots.map((s) => [s.stale, !!s.leadId])).toEqual(Array.from({ length: 12 }, () => [[], true]));
+});
+
+test('the year holds together: who is seen and how it is drawn', async () => {
+  const { closer, falls } = await studio.get<{
+    closer: { look: number; identity: { times: number }[] };
+    falls: { sentence: string }[];
+  }>('/series/demo-series/consistency');
+  expect(closer.look).toBeGreaterThan(2.5);
+  expect(closer.identity[0].times).toBeGreaterThan(2.5);
+  expect(falls).toEqual([]);
+  const sheet = Buffer.from(await (await fetch(`${studio.url}/api/v1/series/demo-series/export/png`)).arrayBuffer());
+  await sharp(sheet).resize(1600).jpeg({ quality: 82 }).toFile(path.join(SHOTS, 'twelve-months.jpg'));
 });
 
 /** Waits until every picture in sight is there, then keeps a screenshot. */
@@ -83,15 +92,16 @@ test('the main views are kept as pictures', async () => {
   await keep('series', '/series', 'img[data-testid="shot-picture"]');
 });
 
+const post = async <T>(address: string, body: unknown): Promise<T> =>
+  (await (
+    await fetch(`${studio.url}/api/v1${address}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+  ).json()) as T;
+
 test('a test strip, a take and a comparison of the demo are kept as pictures', async () => {
-  const post = async <T>(address: string, body: unknown): Promise<T> =>
-    (await (
-      await fetch(`${studio.url}/api/v1${address}`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      })
-    ).json()) as T;
   const [mix] = await studio.get<{ id: string; influences: { id: string }[] }[]>('/mixes');
   const strip = await post<{ id: string }>('/strips', {
     mixId: mix.id,
@@ -105,4 +115,19 @@ test('a test strip, a take and a comparison of the demo are kept as pictures', a
   const first = takes.find((t) => t.quality === 'proof' && t.id !== other.id)!;
   await keep('take', `/takes/${first.id}`, 'section[aria-label="The picture"] img');
   await keep('compare', `/compare?takes=${first.id},${other.id}`, 'section[aria-label="Compared takes"] img');
+});
+
+test('a shot of the year in motion is kept as a picture', async () => {
+  const { shots } = await studio.get<{ shots: { id: string }[] }>('/series/demo-series');
+  const { id } = await post<{ id: string }>('/series/demo-series/sequences', {
+    name: 'January',
+    shotId: shots[0].id,
+    frames: 8,
+    quality: 'proof',
+    move: { camera: { from: { x: 0.5, y: 0.5, size: 1 }, to: { x: 0.45, y: 0.58, size: 0.66 } } },
+  });
+  await studio.idle();
+  await post(`/sequences/${id}/hold`, { frame: 7 });
+  await studio.idle();
+  await keep('sequence', `/sequences/${id}`, 'section[aria-label="Change from frame to frame"]');
 });

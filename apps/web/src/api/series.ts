@@ -164,6 +164,20 @@ export function useNewSeries() {
   });
 }
 
+/** Makes a series over a mix, with the mix's own words as its first shot. */
+export function useSeriesOfMix() {
+  const client = useQueryClient();
+  const tell = useNotice();
+  return useMutation({
+    mutationFn: (mixId: string) => ask(api.POST('/api/v1/series/from-mix', { body: { mixId } })),
+    onSuccess: (series) => {
+      client.setQueryData(keys.oneSeries(series.id), series);
+      return client.invalidateQueries({ queryKey: keys.series, exact: true });
+    },
+    onError: (e) => tell(e.message, { grave: true }),
+  });
+}
+
 /** What shots a text holds. */
 export const readShots = (text: string): Promise<NewShot[]> => ask(api.POST('/api/v1/shots/read', { body: { text } }));
 

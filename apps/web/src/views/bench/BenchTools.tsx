@@ -1,4 +1,5 @@
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { useSeriesOfMix } from '../../api/series';
 import type { BenchDialog } from './BenchDialogs';
 
 const tool =
@@ -15,6 +16,8 @@ export function BenchTools({
   able: boolean;
   onOpen: (dialog: BenchDialog) => void;
 }) {
+  const go = useNavigate();
+  const make = useSeriesOfMix();
   return (
     <nav aria-label="Instruments" className="flex items-center gap-1 border-l border-line pl-2">
       <Link to={`/bench/${mixId}/strips`} className={tool}>
@@ -28,6 +31,13 @@ export function BenchTools({
       </button>
       <button type="button" className={tool} onClick={() => onOpen('versions')}>
         Versions
+      </button>
+      <button
+        type="button"
+        className={tool}
+        onClick={() => make.mutate(mixId, { onSuccess: (series) => void go(`/series/${series.id}`) })}
+      >
+        Series of it
       </button>
     </nav>
   );

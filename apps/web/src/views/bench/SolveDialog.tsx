@@ -17,6 +17,8 @@ interface Props {
   readonly lookup: Lookup;
   /** The take on the table: where its arrivals are, the search starts. */
   readonly take: Take | undefined;
+  /** Shots of a series: the arrivals are means over all of them. */
+  readonly over?: { readonly seriesId: string; readonly shotIds: readonly string[] };
   /** Saves what lies on the bench, so that the search has it. */
   readonly save: () => Promise<void>;
   readonly onAdopt: (weights: ReadonlyMap<string, number>) => void;
@@ -24,7 +26,7 @@ interface Props {
 }
 
 /** Says how far every reference shall come, and lets drafts find the weights. */
-export function SolveDialog({ mixId, influences, lookup, take, save, onAdopt, onClose }: Props) {
+export function SolveDialog({ mixId, influences, lookup, take, over, save, onAdopt, onClose }: Props) {
   const client = useQueryClient();
   const tell = useNotice();
   const able = influences.filter((i) => i.on);
@@ -48,6 +50,7 @@ export function SolveDialog({ mixId, influences, lookup, take, save, onAdopt, on
             mixId,
             targets: [...asked].map((influence) => ({ influence, arrival: targets.get(influence)! })),
             wordsKept: words,
+            ...(over ? { seriesId: over.seriesId, shotIds: [...over.shotIds] } : {}),
           },
         }),
       );
@@ -76,7 +79,9 @@ export function SolveDialog({ mixId, influences, lookup, take, save, onAdopt, on
           <div className="flex min-h-0 flex-col gap-3 overflow-auto p-5">
             <Dialog.Title className="font-title text-xl">Find the weights</Dialog.Title>
             <p className="text-sm text-muted">
-              Say how far each reference shall come. At most twelve drafts look for the weights that do it.
+              {over
+                ? `Say how far each reference shall come in these ${over.shotIds.length} shots, on the average. At most twelve mini series of drafts look for the weights that do it.`
+                : 'Say how far each reference shall come. At most twelve drafts look for the weights that do it.'}
             </p>
             {able.map((i) => (
               <div key={i.id} className="flex items-center gap-2">

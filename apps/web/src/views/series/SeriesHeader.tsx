@@ -3,6 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { Link, useNavigate } from 'react-router';
 import type { Consistency, Series, SeriesSummary } from '../../api/client';
 import type { SeriesActs } from '../../api/series';
+import { useVersions } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
@@ -20,6 +21,7 @@ interface Props {
   readonly onPaste: () => void;
   readonly onSwap: (influence: string) => void;
   readonly onTune: () => void;
+  readonly onSolve: () => void;
   readonly onNew: () => void;
 }
 
@@ -53,9 +55,7 @@ export function SeriesHeader(props: Props) {
           </button>
         </Tip>
       ))}
-      <Link to={`/bench/${series.mixId}`} className="text-sm underline decoration-edge underline-offset-2">
-        the mix{series.mixVersion ? `, version ${series.mixVersion}` : ''}
-      </Link>
+      <MixOfSeries series={series} acts={acts} />
       <div className="ml-auto flex items-center gap-3">
         {parts.length > 0 && (
           <Tip text="How many times closer together the takes are than the same words and seeds without references">
@@ -74,6 +74,33 @@ export function SeriesHeader(props: Props) {
         <RenderMenu {...props} />
       </div>
     </header>
+  );
+}
+
+/** The way to the mix, and which state of it the series uses: its newest, or one that stays. */
+function MixOfSeries({ series: { mixId, mixVersion }, acts }: Pick<Props, 'series' | 'acts'>) {
+  const { data: versions } = useVersions(mixId);
+  return (
+    <span className="flex items-center gap-1.5 text-sm">
+      <Link to={`/bench/${mixId}`} className="underline decoration-edge underline-offset-2">
+        the mix
+      </Link>
+      {(versions?.length ?? 0) > 0 && (
+        <select
+          aria-label="Which state of the mix the series uses"
+          value={mixVersion ?? ''}
+          onChange={(e) => void acts.pin(e.target.value ? Number(e.target.value) : null)}
+          className="rounded bg-transparent py-0.5 text-muted"
+        >
+          <option value="">as it is now</option>
+          {versions!.map((v) => (
+            <option key={v.number} value={v.number}>
+              version {v.number}
+            </option>
+          ))}
+        </select>
+      )}
+    </span>
   );
 }
 
@@ -148,7 +175,7 @@ function Queue({ series: { queue, paused }, acts }: { series: Series; acts: Seri
   );
 }
 
-function RenderMenu({ series, acts, picked, onPaste, onTune }: Props) {
+function RenderMenu({ series, acts, picked, onPaste, onTune, onSolve }: Props) {
   const stale = series.shots.filter((s) => s.stale.length && !s.skipped).length;
   const some = picked.length > 1;
   const shotIds = some ? [...picked] : undefined;
@@ -198,6 +225,9 @@ function RenderMenu({ series, acts, picked, onPaste, onTune }: Props) {
             </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} disabled={!picked.length} onSelect={onTune}>
               Tune a weight over {picked.length > 1 ? `these ${picked.length} shots` : 'some shots'}
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={ITEM} disabled={picked.length < 2} onSelect={onSolve}>
+              Find the weights over {picked.length > 1 ? `these ${picked.length} shots` : 'some shots'}
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
             {(

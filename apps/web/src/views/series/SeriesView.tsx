@@ -20,6 +20,7 @@ import { PasteDialog } from './PasteDialog';
 import { SeriesHeader } from './SeriesHeader';
 import { fallOf, filtered, FILTERS, lead, ZOOMS, type Filter, type Zoom } from './shots';
 import { ShotDetail } from './ShotDetail';
+import { SolveOver } from './SolveOver';
 import { SwapDialog } from './SwapDialog';
 import { SwapView } from './SwapView';
 import { TuneDialog } from './TuneDialog';
@@ -82,7 +83,7 @@ function Sheet({ series, all, onNew }: { series: Series; all: readonly SeriesSum
   const lookup = useSources([...series.influences, ...series.shots.flatMap((s) => s.own.added)] as never);
   const { data: consistency } = useConsistency(series.id);
   const { mutate: markTake } = useMarkShotTake(series.id);
-  const [dialog, setDialog] = useState<'paste' | 'tune' | { readonly swap: string } | undefined>(undefined);
+  const [dialog, setDialog] = useState<'paste' | 'tune' | 'solve' | { readonly swap: string } | undefined>(undefined);
   const set = useCallback(
     (fields: Readonly<Record<string, string | undefined>>) =>
       setSearch(
@@ -170,6 +171,7 @@ function Sheet({ series, all, onNew }: { series: Series; all: readonly SeriesSum
         onPaste={() => setDialog('paste')}
         onSwap={(id) => setDialog({ swap: id })}
         onTune={() => setDialog('tune')}
+        onSolve={() => setDialog('solve')}
         onNew={onNew}
       />
       {swap ? (
@@ -263,6 +265,9 @@ function Sheet({ series, all, onNew }: { series: Series; all: readonly SeriesSum
       {dialog === 'paste' && <PasteDialog onAdd={acts.addShots} onClose={() => setDialog(undefined)} />}
       {dialog === 'tune' && (
         <TuneDialog series={series} shotIds={[...picked]} lookup={lookup} onClose={() => setDialog(undefined)} />
+      )}
+      {dialog === 'solve' && (
+        <SolveOver series={series} shotIds={[...picked]} lookup={lookup} onClose={() => setDialog(undefined)} />
       )}
       {typeof dialog === 'object' && (
         <SwapDialog

@@ -152,7 +152,7 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
               ? (attempt.error ?? 'it failed')
               : `${attempt.trial!.label} · ${progress ? percent(progress.fraction) : 'waits'}`,
       }
-    : { url: take?.control?.pictureUrl, name: 'Control', note: 'the same words and seed, no references' };
+    : { url: take?.control?.pictureUrl, name: 'Control', note: 'the same without references' };
   const shown = take?.pictureUrl ?? progress?.preview;
   if (!shown)
     return (
@@ -164,7 +164,7 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
           : (shot.takes[0]?.error ?? 'This shot has no picture yet. Render what changed: it comes with the others.')}
       </p>
     );
-  const label = take ? `Take of ${take.quality} size, seed ${take.seed}` : 'being rendered';
+  const label = take ? `${take.quality} size, seed ${take.seed}` : 'being rendered';
   return (
     <div
       className={`grid min-h-0 flex-1 gap-3 p-3 ${attempt ? 'grid-cols-2' : 'grid-cols-[minmax(0,5fr)_minmax(0,3fr)]'}`}
