@@ -20,7 +20,7 @@ const node = ['fs', 'fs/*', 'path', 'os', 'child_process', 'worker_threads', 'ht
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/test/**'];
 
 export default ts.config(
-  { ignores: ['**/dist/', '**/node_modules/', 'data/', '**/*.generated.*', 'packages/engine/kernel/', '**/*.tmp.ts'] },
+  { ignores: ['**/dist/', '**/node_modules/', 'data/', '**/*.generated.*', 'packages/*/kernel/', '**/*.tmp.ts'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   { languageOptions: { globals: { ...globals.node } } },

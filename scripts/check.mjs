@@ -10,6 +10,7 @@ const steps = [
   { name: 'lint', args: [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'] },
   { name: 'format', args: [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'] },
   { name: 'types', args: ['scripts/types.mjs'] },
+  { name: 'kernels', args: ['scripts/checkKernels.mjs'] },
   { name: 'unit', args: [bin('jest/bin/jest.js'), '--maxWorkers=2'], jest: true },
   { name: 'build', args: ['scripts/build.mjs'] },
   { name: 'e2e', args: [bin('jest/bin/jest.js'), '--config', 'e2e/jest.config.cjs', '--runInBand'], jest: true },

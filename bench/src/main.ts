@@ -7,6 +7,7 @@ import { benchImport, benchSearch } from './library';
 import { benchScroll } from './scroll';
 import { benchSequences } from './sequences';
 import { benchSeries } from './series';
+import { benchSeriesPage } from './seriesPage';
 import { benchServer } from './server';
 import { benchSolve } from './solve';
 import { benchTraits } from './traits';
@@ -21,6 +22,7 @@ async function main(): Promise<void> {
   await benchTraits();
   await benchIdentity();
   await benchSolve();
+  await benchSeriesPage();
   await benchSeries();
   await benchSequences();
 }

@@ -11,10 +11,10 @@ import { RunningStudio } from '../../e2e/src/studio';
 import { fillStudio } from './library';
 import { config } from './measure';
 
-/** Scrolls the list of pictures for so many frames, so many px each, and tells how long each frame took. */
-const SCROLL = `
+/** A script that scrolls a list for so many frames, so many px each, and tells how long each frame took. `find` is an expression. */
+export const scrollOf = (find: string): string => `
   const done = arguments[arguments.length - 1];
-  const list = [...document.querySelectorAll('main *')].find((e) => e.scrollHeight > 50000 && e.clientHeight > 200);
+  const list = ${find};
   const times = [];
   let last;
   const step = (now) => {
@@ -26,6 +26,9 @@ const SCROLL = `
   };
   requestAnimationFrame(step);
 `;
+
+/** The list of pictures, by its height. */
+const LIST = `[...document.querySelectorAll('main *')].find((e) => e.scrollHeight > 50000 && e.clientHeight > 200)`;
 
 /** Frame times of the library in Chromium while it scrolls through 50 000 references; needs the built application. */
 export async function benchScroll(): Promise<void> {
@@ -69,7 +72,7 @@ export async function benchScroll(): Promise<void> {
     ['slowly, 12 px a frame', 12],
     ['fast, 120 px a frame', 120],
   ] as const) {
-    const times = (await browser.driver.executeAsyncScript<number[]>(SCROLL, px, 240)).sort((a, b) => a - b);
+    const times = (await browser.driver.executeAsyncScript<number[]>(scrollOf(LIST), px, 240)).sort((a, b) => a - b);
     const at = (part: number) => times[Math.floor(part * (times.length - 1))].toFixed(1);
     console.log(
       `scrolling 50 000 references ${name.padEnd(22)} median ${at(0.5)} ms a frame, 95 % under ${at(0.95)}, longest ${at(1)}  (a display of 60 Hz has 16.7)`,

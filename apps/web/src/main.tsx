@@ -11,16 +11,6 @@ import { ImportProvider } from './parts/imports';
 import { NoticeProvider } from './parts/notices';
 import { TopBar } from './parts/TopBar';
 import './theme/theme.css';
-import { BenchView } from './views/bench/BenchView';
-import { CastView } from './views/cast/CastView';
-import { KeepersView } from './views/library/KeepersView';
-import { LibraryView } from './views/library/LibraryView';
-import { LooksView } from './views/looks/LooksView';
-import { CompareView } from './views/compare/CompareView';
-import { SequenceView } from './views/sequence/SequenceView';
-import { SeriesView } from './views/series/SeriesView';
-import { StripView } from './views/strip/StripView';
-import { TakeView } from './views/take/TakeView';
 
 const client = new QueryClient({
   defaultOptions: { queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: false } },
@@ -43,18 +33,37 @@ function Frame() {
 const router = createBrowserRouter([
   {
     element: <Frame />,
+    HydrateFallback: () => <div className="skeleton h-full" role="status" aria-label="The studio is being opened" />,
     children: [
       { index: true, element: <Navigate to="/library" replace /> },
-      { path: 'library', element: <LibraryView /> },
-      { path: 'library/keepers', element: <KeepersView /> },
-      { path: 'looks/:lookId?', element: <LooksView /> },
-      { path: 'cast/:characterId?', element: <CastView /> },
-      { path: 'bench/:mixId?', element: <BenchView /> },
-      { path: 'bench/:mixId/strips/:stripId?', element: <StripView /> },
-      { path: 'takes/:takeId', element: <TakeView /> },
-      { path: 'compare', element: <CompareView /> },
-      { path: 'series/:seriesId?', element: <SeriesView /> },
-      { path: 'sequences/:sequenceId', element: <SequenceView /> },
+      { path: 'library', lazy: async () => ({ Component: (await import('./views/library/LibraryView')).LibraryView }) },
+      {
+        path: 'library/keepers',
+        lazy: async () => ({ Component: (await import('./views/library/KeepersView')).KeepersView }),
+      },
+      {
+        path: 'looks/:lookId?',
+        lazy: async () => ({ Component: (await import('./views/looks/LooksView')).LooksView }),
+      },
+      {
+        path: 'cast/:characterId?',
+        lazy: async () => ({ Component: (await import('./views/cast/CastView')).CastView }),
+      },
+      { path: 'bench/:mixId?', lazy: async () => ({ Component: (await import('./views/bench/BenchView')).BenchView }) },
+      {
+        path: 'bench/:mixId/strips/:stripId?',
+        lazy: async () => ({ Component: (await import('./views/strip/StripView')).StripView }),
+      },
+      { path: 'takes/:takeId', lazy: async () => ({ Component: (await import('./views/take/TakeView')).TakeView }) },
+      { path: 'compare', lazy: async () => ({ Component: (await import('./views/compare/CompareView')).CompareView }) },
+      {
+        path: 'series/:seriesId?',
+        lazy: async () => ({ Component: (await import('./views/series/SeriesView')).SeriesView }),
+      },
+      {
+        path: 'sequences/:sequenceId',
+        lazy: async () => ({ Component: (await import('./views/sequence/SequenceView')).SequenceView }),
+      },
       { path: '*', element: <Navigate to="/library" replace /> },
     ],
   },

@@ -1,6 +1,7 @@
 import { QUANTILES, quantileTable, tableDistanceSquared } from '../colour/quantiles';
 import { Random } from '../maths/random';
 import type { Picture } from '../picture/picture';
+import { filterResponses } from '../picture/planesKernel';
 import { levelOf } from '../picture/resample';
 
 const FILTERS = 24;
@@ -28,51 +29,12 @@ const BANK: readonly Float32Array[] = (() => {
 
 const TAPS = 3 * SIDE * SIDE;
 
-/** The filters four by four, tap by tap, in the order in which they are used. */
-const FOURS = Float64Array.from({ length: FILTERS * TAPS }, (_, j) => {
+/** The filters four by four, tap by tap, in the order in which the kernel uses them. */
+const FOURS = Float32Array.from({ length: FILTERS * TAPS }, (_, j) => {
   const group = Math.floor(j / (4 * TAPS));
   const tap = Math.floor((j % (4 * TAPS)) / 4);
   return BANK[4 * group + (j % 4)][tap];
 });
-
-/** Responses of all filters at every `step`-th pixel: each neighbourhood is gathered once and met by all of them. */
-function responses({ width: w, height: h, planes }: Picture, step: number): Float32Array[] {
-  const columns = Math.max(0, Math.ceil((w - 6) / step));
-  const rows = Math.max(0, Math.ceil((h - 6) / step));
-  const out = BANK.map(() => new Float32Array(columns * rows));
-  const around = new Float64Array(TAPS);
-  let at = 0;
-  for (let y = 3; y < h - 3; y += step)
-    for (let x = 3; x < w - 3; x += step, at++) {
-      let k = 0;
-      for (let c = 0; c < 3; c++) {
-        const plane = planes[c];
-        for (let dy = -3; dy <= 3; dy++) {
-          const row = (y + dy) * w + x;
-          for (let dx = -3; dx <= 3; dx++) around[k++] = plane[row + dx];
-        }
-      }
-      // four filters at once: every pixel is read once for all of them
-      for (let f = 0, j = 0; f < FILTERS; f += 4) {
-        let s0 = 0;
-        let s1 = 0;
-        let s2 = 0;
-        let s3 = 0;
-        for (let i = 0; i < TAPS; i++, j += 4) {
-          const v = around[i];
-          s0 += FOURS[j] * v;
-          s1 += FOURS[j + 1] * v;
-          s2 += FOURS[j + 2] * v;
-          s3 += FOURS[j + 3] * v;
-        }
-        out[f][at] = s0;
-        out[f + 1][at] = s1;
-        out[f + 2][at] = s2;
-        out[f + 3][at] = s3;
-      }
-    }
-  return out;
-}
 
 /**
  * The surface of a picture - strokes, grain, edges - as the distributions of random filter responses at 384 and 192 px
@@ -82,7 +44,8 @@ export function describeSurface(picture: Picture): Float32Array {
   const out = new Float32Array(SURFACE_LENGTH);
   [384, 192].forEach((side, scale) => {
     const level = levelOf(picture, side);
-    responses(level, scale === 0 ? 3 : 2).forEach((values, k) => {
+    const { planes, width, height } = level;
+    filterResponses(planes, width, height, scale === 0 ? 3 : 2, FOURS).forEach((values, k) => {
       const at = (scale * FILTERS + k) * QUANTILES;
       quantileTable(values, out.subarray(at, at + QUANTILES));
     });

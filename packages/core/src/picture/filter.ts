@@ -1,4 +1,5 @@
 import { mapPlanes, type Picture } from './picture';
+import { blurBy } from './planesKernel';
 
 /** Index reflected at the edges of 0..n-1 (… 2 1 0 1 2 … n-1 n-2 …). */
 export function reflect(i: number, n: number): number {
@@ -11,51 +12,17 @@ export function reflect(i: number, n: number): number {
   return k;
 }
 
+/** One half of a Gaussian that sums to 1, the middle first. */
 function gaussian(sigma: number): Float32Array {
   const radius = Math.max(1, Math.ceil(2.5 * sigma));
-  const kernel = new Float32Array(2 * radius + 1);
-  let total = 0;
-  for (let i = -radius; i <= radius; i++) {
-    kernel[i + radius] = Math.exp((-i * i) / (2 * sigma * sigma));
-    total += kernel[i + radius];
-  }
-  return kernel.map((v) => v / total);
+  const half = Float32Array.from({ length: radius + 1 }, (_, i) => Math.exp((-i * i) / (2 * sigma * sigma)));
+  const total = half.reduce((s, v) => s + 2 * v, -half[0]);
+  return half.map((v) => v / total);
 }
 
 /** Gaussian blur of one plane; `sigma` in pixels; edges reflected. */
-export function blurPlane(source: Float32Array, w: number, h: number, sigma: number): Float32Array {
-  const kernel = gaussian(sigma);
-  const radius = (kernel.length - 1) >> 1;
-  const middle = kernel[radius];
-  const rows = new Float32Array(w * h);
-  const out = new Float32Array(w * h);
-  const padded = new Float32Array(w + 2 * radius);
-  for (let y = 0; y < h; y++) {
-    const o = y * w;
-    padded.set(source.subarray(o, o + w), radius);
-    for (let i = 1; i <= radius; i++) {
-      padded[radius - i] = source[o + reflect(-i, w)];
-      padded[radius + w - 1 + i] = source[o + reflect(w - 1 + i, w)];
-    }
-    for (let x = 0; x < w; x++) {
-      const c = x + radius;
-      let sum = middle * padded[c];
-      for (let j = 1; j <= radius; j++) sum += kernel[radius + j] * (padded[c - j] + padded[c + j]);
-      rows[o + x] = sum;
-    }
-  }
-  for (let y = 0; y < h; y++) {
-    const o = y * w;
-    for (let x = 0; x < w; x++) out[o + x] = middle * rows[o + x];
-    for (let j = 1; j <= radius; j++) {
-      const above = reflect(y - j, h) * w;
-      const below = reflect(y + j, h) * w;
-      const k = kernel[radius + j];
-      for (let x = 0; x < w; x++) out[o + x] += k * (rows[above + x] + rows[below + x]);
-    }
-  }
-  return out;
-}
+export const blurPlane = (source: Float32Array, w: number, h: number, sigma: number): Float32Array =>
+  blurBy(source, w, h, gaussian(sigma));
 
 /** Gaussian blur of all planes; `sigma` in pixels. */
 export const blur = ({ width, height, planes }: Picture, sigma: number): Picture =>

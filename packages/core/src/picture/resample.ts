@@ -1,4 +1,5 @@
 import { mapPlanes, type Picture } from './picture';
+import { enlargePlane, halvePlane, shrinkPlane, type Between, type Coverage } from './planesKernel';
 
 /**
  * One plane to another size: area average when it shrinks (both sides), bilinear otherwise. Sizes in pixels, row by row.
@@ -12,16 +13,8 @@ export function resamplePlane(source: Float32Array, sw: number, sh: number, dw: 
   return dw <= sw && dh <= sh ? shrink(source, sw, sh, dw, dh, out) : enlarge(source, sw, sh, dw, dh, out);
 }
 
-interface Coverage {
-  readonly first: Int32Array;
-  readonly last: Int32Array;
-  /** Of sample `k` the weights from `k * most` on. */
-  readonly weights: Float32Array;
-  readonly most: number;
-}
-
 /** Which source samples a shrunken sample covers, and how much of each. */
-function coverage(from: number, to: number): Coverage {
+export function coverage(from: number, to: number): Coverage {
   const step = from / to;
   const most = Math.ceil(step) + 1;
   const first = new Int32Array(to);
@@ -38,38 +31,14 @@ function coverage(from: number, to: number): Coverage {
   return { first, last, weights, most };
 }
 
-/** Half the size exactly: the most frequent case by far. */
-function halve(source: Float32Array, sw: number, dw: number, dh: number, out: Float32Array): Float32Array {
-  for (let y = 0, o = 0; y < dh; y++)
-    for (let x = 0, i = 2 * y * sw; x < dw; x++, i += 2, o++)
-      out[o] = 0.25 * (source[i] + source[i + 1] + source[i + sw] + source[i + sw + 1]);
-  return out;
-}
-
 function shrink(source: Float32Array, sw: number, sh: number, dw: number, dh: number, out: Float32Array): Float32Array {
-  if (sw === 2 * dw && sh === 2 * dh) return halve(source, sw, dw, dh, out);
-  const across = coverage(sw, dw);
-  const down = coverage(sh, dh);
-  const row = new Float32Array(sw);
-  for (let y = 0; y < dh; y++) {
-    row.fill(0);
-    for (let i = down.first[y]; i <= down.last[y]; i++) {
-      const weight = down.weights[y * down.most + i - down.first[y]];
-      const at = i * sw;
-      for (let x = 0; x < sw; x++) row[x] += weight * source[at + x];
-    }
-    for (let x = 0; x < dw; x++) {
-      const last = across.last[x];
-      let sum = 0;
-      for (let i = across.first[x], k = x * across.most; i <= last; i++, k++) sum += across.weights[k] * row[i];
-      out[y * dw + x] = sum;
-    }
-  }
+  if (sw === 2 * dw && sh === 2 * dh) halvePlane(source, sw, dw, dh, out);
+  else shrinkPlane(source, sw, dw, dh, coverage(sw, dw), coverage(sh, dh), out);
   return out;
 }
 
 /** For every sample of `to`: the two of `from` that it lies between, and how far towards the second. */
-export function between(from: number, to: number): { low: Int32Array; high: Int32Array; part: Float32Array } {
+export function between(from: number, to: number): Between {
   const low = new Int32Array(to);
   const high = new Int32Array(to);
   const part = new Float32Array(to);
@@ -90,17 +59,7 @@ function enlarge(
   dh: number,
   out: Float32Array,
 ): Float32Array {
-  const { low: left, high: right, part } = between(sw, dw);
-  const rows = between(sh, dh);
-  const row = new Float32Array(sw);
-  for (let y = 0; y < dh; y++) {
-    const t = rows.part[y];
-    const a = rows.low[y] * sw;
-    const b = rows.high[y] * sw;
-    for (let x = 0; x < sw; x++) row[x] = source[a + x] + t * (source[b + x] - source[a + x]);
-    const o = y * dw;
-    for (let x = 0; x < dw; x++) out[o + x] = row[left[x]] + part[x] * (row[right[x]] - row[left[x]]);
-  }
+  enlargePlane(source, sw, dw, dh, between(sw, dw), between(sh, dh), out);
   return out;
 }
 

@@ -63,7 +63,7 @@ export class KeptStage implements PaintedStage {
 }
 
 /** Larger pictures than this are not worth their memory: nobody waits at a slider for them. */
-const KEPT_PIXELS = 512 * 512;
+const KEPT_PIXELS = 1024 * 768;
 const stages = new LeastRecentlyUsed<KeptStage>(6);
 
 /**

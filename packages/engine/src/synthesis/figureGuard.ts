@@ -1,25 +1,26 @@
 import { blurPlane, clonePicture, levelOf, resamplePlane, smoothstep, type Picture } from '@urbild/core';
-import { REGION } from '../painter/stage/region';
+import { planeOf, REGION, regionTable } from '../painter/stage/region';
 import type { PaletteShare } from './palette';
 
 /** How far the colours of a region are held, 0..1: faces most, then what a person is known by. */
-const HOLD: Readonly<Partial<Record<number, number>>> = {
+const HOLD = regionTable({
   [REGION.skin]: 0.9,
   [REGION.eye]: 0.9,
   [REGION.hair]: 0.7,
   [REGION.garment]: 0.7,
   [REGION.animal]: 0.7,
   [REGION.prop]: 0.5,
-};
+});
 
 const SKIN_KEEPS = 0.7;
 /** How much of a look's own marks is taken off skin, so that they do not cross a face. */
 const CALM = 0.5;
+const CALMED = regionTable({ [REGION.skin]: CALM, [REGION.eye]: CALM });
 
 /** Takes part of the marks off the skin: between the matched picture and what it was to look like. Changes `picture`. */
 export function calmSkin(picture: Picture, guide: Picture, labels: Uint8Array): void {
   const { width: w, height: h } = picture;
-  const skin = Float32Array.from(labels, (l) => (l === REGION.skin || l === REGION.eye ? CALM : 0));
+  const skin = planeOf(labels, CALMED);
   const mask = blurPlane(skin, w, h, Math.max(0.6, Math.max(w, h) / 640));
   for (let c = 0; c < 3; c++) {
     const [p, q] = [picture.planes[c], guide.planes[c]];
@@ -29,9 +30,7 @@ export function calmSkin(picture: Picture, guide: Picture, labels: Uint8Array): 
 
 /** How far every pixel is held, softened by about a pixel so that no edge shows. */
 export function holdMask(labels: Uint8Array, width: number, height: number): Float32Array {
-  const mask = new Float32Array(labels.length);
-  for (let i = 0; i < mask.length; i++) mask[i] = HOLD[labels[i]] ?? 0;
-  return blurPlane(mask, width, height, Math.max(0.6, Math.max(width, height) / 640));
+  return blurPlane(planeOf(labels, HOLD), width, height, Math.max(0.6, Math.max(width, height) / 640));
 }
 
 /**
@@ -39,10 +38,10 @@ export function holdMask(labels: Uint8Array, width: number, height: number): Flo
  * can show that hue at all.
  */
 function huePart({ planes: [, a, b] }: Picture, hueA: number, hueB: number): number {
-  const length = Math.hypot(hueA, hueB) || 1;
+  const length = Math.sqrt(hueA * hueA + hueB * hueB) || 1;
   let inside = 0;
   for (let i = 0; i < a.length; i++) {
-    const chroma = Math.hypot(a[i], b[i]);
+    const chroma = Math.sqrt(a[i] * a[i] + b[i] * b[i]);
     if (chroma > 0.045 && (a[i] * hueA + b[i] * hueB) / (chroma * length) > 0.7) inside++;
   }
   return inside / a.length;
@@ -50,7 +49,7 @@ function huePart({ planes: [, a, b] }: Picture, hueA: number, hueB: number): num
 
 const meanChroma = ({ planes: [, a, b] }: Picture): number => {
   let sum = 0;
-  for (let i = 0; i < a.length; i++) sum += Math.hypot(a[i], b[i]);
+  for (let i = 0; i < a.length; i++) sum += Math.sqrt(a[i] * a[i] + b[i] * b[i]);
   return sum / a.length;
 };
 

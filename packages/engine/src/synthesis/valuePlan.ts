@@ -1,6 +1,8 @@
 import { blurPlane, clamp, resamplePlane, type Picture } from '@urbild/core';
-import { isFigure, REGION } from '../painter/stage/region';
+import { isFigure, planeOf, REGION, regionTable } from '../painter/stage/region';
 import type { Extremes } from './ridges';
+
+const SKIN = regionTable({ [REGION.skin]: 1, [REGION.eye]: 1 });
 
 /** Skin lies at least this far up between the darkest and the lightest tone of a look: dark skin, light skin. */
 const SKIN_LOW = 0.38;
@@ -48,12 +50,7 @@ export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, l
   const own = skin ? Math.min(1, Math.max(0, (was / skin - 0.25) / 0.5)) : 0;
   const least = low + range * (SKIN_LOW + (SKIN_HIGH - SKIN_LOW) * own);
   const lift = skin > L.length * 0.001 ? Math.max(0, least - skinTone - Math.max(0, shift)) : 0;
-  const skinMask = blurPlane(
-    Float32Array.from(labels, (l) => (l === REGION.skin || l === REGION.eye ? 1 : 0)),
-    w,
-    h,
-    Math.max(0.6, Math.max(w, h) / 640),
-  );
+  const skinMask = blurPlane(planeOf(labels, SKIN), w, h, Math.max(0.6, Math.max(w, h) / 640));
   const top = looks.light[0];
   for (let i = 0; i < L.length; i++) {
     // what is dark in a figure stays dark: only its middle and light tones are moved up

@@ -34,14 +34,15 @@ export function SeriesView() {
   const { data: studio } = useStudio();
   const begin = useNewSeries();
   const go = useNavigate();
-  const id = all?.find((s) => s.id === seriesId)?.id ?? all?.[0]?.id;
+  // the series of the address is asked for at once, beside the list of all
+  const id = all && !all.some((s) => s.id === seriesId) ? all[0]?.id : seriesId;
   const { data: series } = useSeries(id);
   const start = (mix: Mix) => {
     const { prompt, settings } = mix;
     const shots = prompt.trim() ? [{ title: 'First shot', prompt, seed: settings.seed }] : undefined;
     begin.mutate({ name: 'New series', mixId: mix.id, shots }, { onSuccess: (s) => void go(`/series/${s.id}`) });
   };
-  if (isPending || (id && !series))
+  if ((isPending && !series) || (id && !series))
     return <div className="skeleton h-full" role="status" aria-label="The series is being opened" />;
   if (!series) {
     const drawing = studio && studio.demo.done < studio.demo.total;

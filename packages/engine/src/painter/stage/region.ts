@@ -38,5 +38,23 @@ const FIGURE: readonly Region[] = [
   REGION.headwear,
 ];
 
+const IS_FIGURE = Uint8Array.from({ length: 256 }, (_, region) =>
+  (FIGURE as readonly number[]).includes(region) ? 1 : 0,
+);
+
 /** True for the regions that make up people and creatures, which must stay readable. */
-export const isFigure = (region: number): boolean => (FIGURE as readonly number[]).includes(region);
+export const isFigure = (region: number): boolean => IS_FIGURE[region] !== 0;
+
+/** By region code: the values that are given, 0 for all others. */
+export function regionTable(values: Readonly<Partial<Record<Region, number>>>): Float32Array {
+  const table = new Float32Array(256);
+  for (const [region, value] of Object.entries(values)) table[Number(region)] = value;
+  return table;
+}
+
+/** A plane of what a table says of every pixel's region. */
+export function planeOf(labels: Uint8Array, table: Float32Array): Float32Array {
+  const plane = new Float32Array(labels.length);
+  for (let i = 0; i < plane.length; i++) plane[i] = table[labels[i]];
+  return plane;
+}
