@@ -88,7 +88,7 @@ export async function benchDrags(): Promise<void> {
     post('/mixes', {
       name: `${count} lanes`,
       prompt: 'Ilse poles the punt at dusk with Brom among reeds',
-      settings: { aspect: '1:1', seed: 4, balance: 1 },
+      settings: { aspect: '3:2', seed: 4, balance: 1 },
       influences: Array.from({ length: count }, (_, k) => influence(k, 0.8 / count)),
     });
   const { id } = await mix(1);

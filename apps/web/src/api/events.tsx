@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import type { Studio } from './client';
+import { api, ask, type Studio, type Take } from './client';
 import { keys } from './keys';
 
 /** How far a take is, while it is rendered. */
@@ -44,6 +44,11 @@ export function EventsProvider({ children }: { children: ReactNode }) {
         next.delete(id);
         return next;
       });
+    /** A take that is finished: it alone is asked for, and takes its place among those of its mix. */
+    const arrive = async (id: string) => {
+      const take = await ask(api.GET('/api/v1/takes/{id}', { params: { path: { id } } }));
+      client.setQueryData<Take[]>(keys.takes(take.mixId ?? ''), (all) => all?.map((t) => (t.id === id ? take : t)));
+    };
     const open = () => {
       if (source) return;
       const stream = new EventSource('/api/v1/events');
@@ -73,7 +78,9 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       on('sequence', () => refresh('sequences'));
       on<{ id: string; status: string }>('take', ({ id, status }) => {
         if (status !== 'rendering') forget(id);
-        later('takes', 20);
+        if (status === 'done') void arrive(id).catch(() => later('takes', 20));
+        // everything else that tells of takes can wait a moment
+        later('takes', status === 'done' ? 400 : 20);
         if (status === 'done' || status === 'failed') {
           later('strips');
           later('sequences');

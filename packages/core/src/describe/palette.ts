@@ -17,9 +17,9 @@ const DIRECTIONS: readonly (readonly [number, number, number])[] = (() => {
   });
 })();
 
-/** The palette of a picture: 32 quantile tables of 128 entries, one after the other. Read at 192 px. */
+/** The palette of a picture: 32 quantile tables of 128 entries, one after the other. Read at 128 px. */
 export function describePalette(picture: Picture): Float32Array {
-  const small = levelOf(picture, 192);
+  const small = levelOf(picture, 128);
   const [L, A, B] = small.planes;
   const n = L.length;
   const values = new Float32Array(n);

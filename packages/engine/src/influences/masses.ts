@@ -14,7 +14,7 @@ import {
   transportColours,
   type Picture,
 } from '@urbild/core';
-import { createWasmKernel } from '../synthesis/kernel';
+import { threadKernel } from '../synthesis/kernel';
 import { PatchLevel } from '../synthesis/patchLevel';
 import type { FigureRecord } from '../painter/figures/record';
 import { isFigure, REGION } from '../painter/stage/region';
@@ -220,7 +220,7 @@ export function fillHoles(picture: Picture, hole: Float32Array): Picture {
 
 /** Patches of `source`, arranged as `guide` says, on one level coarse and one fine. */
 function patched(source: Picture, guide: Picture, seed: number, checkpoint: () => void): Picture {
-  const kernel = createWasmKernel();
+  const kernel = threadKernel();
   kernel.seed(Math.imul(seed || 1, 0x9e3779b1) >>> 0);
   const random = new Random(seed || 1);
   const { width: w, height: h } = guide;

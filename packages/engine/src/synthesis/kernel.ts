@@ -13,3 +13,11 @@ export interface PatchKernel extends KernelMemory {
 
 /** A fresh instance of the SIMD kernel with a memory of its own. */
 export const createWasmKernel: () => PatchKernel = compileKernel<PatchKernel>(KERNEL_WASM, 'patch');
+
+let shared: PatchKernel | undefined;
+
+/**
+ * The instance of this thread: its memory is used again, for the memory of instances that are thrown away comes back late. Matching
+ * begins with {@link PatchLevel (patchLevel.ts)}, which clears what it uses.
+ */
+export const threadKernel = (): PatchKernel => (shared ??= createWasmKernel());

@@ -1,5 +1,5 @@
 import { clonePicture, Random, resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
-import { createWasmKernel, type PatchKernel } from './kernel';
+import { threadKernel, type PatchKernel } from './kernel';
 import type { RecolouredReference } from './palette';
 import { PatchLevel } from './patchLevel';
 import type { SynthesisPlan } from './plan';
@@ -50,7 +50,7 @@ export function matchLevels(
   sizes: readonly LevelSize[],
 ): Picture {
   const { plan, checkpoint, onStep } = input;
-  const kernel = input.kernel ?? createWasmKernel();
+  const kernel = input.kernel ?? threadKernel();
   kernel.seed(Math.imul(input.seed || 1, 0x9e3779b1) >>> 0);
   const random = new Random(input.seed || 1);
   const size = Math.max(guide.width, guide.height);

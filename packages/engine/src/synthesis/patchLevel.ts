@@ -1,4 +1,4 @@
-import { createPicture, reflect, type Picture } from '@urbild/core';
+import { growTo, createPicture, reflect, type Picture } from '@urbild/core';
 import type { PatchKernel } from './kernel';
 
 /** Where a reference lies in the atlas, without its border of 3 px, which is no patch centre. */
@@ -26,6 +26,9 @@ export interface MatchOptions {
 
 const BORDER = 3;
 const BAND = 48;
+
+/** Where the kernel's own data ends. */
+const FREE = 4096;
 
 /** One level of guided patch matching: the memory of a kernel laid out for one size of target and atlas. */
 export class PatchLevel {
@@ -76,7 +79,7 @@ export class PatchLevel {
     this.#blocksWide = (W >> 3) + 1;
     this.#blocksHigh = (H >> 3) + 1;
     const blocks = this.#blocksWide * this.#blocksHigh;
-    let top = 4096;
+    let top = FREE;
     const allocate = (bytes: number) => {
       const at = (top + 15) & ~15;
       top = at + bytes;
@@ -101,8 +104,8 @@ export class PatchLevel {
       taken: allocate(references.length * 4),
       kernel: allocate(128),
     };
-    const missing = top + 1024 - kernel.memory.buffer.byteLength;
-    if (missing > 0) kernel.memory.grow(Math.ceil(missing / 65536));
+    growTo(kernel, top + 1024);
+    new Uint8Array(kernel.memory.buffer, FREE, top - FREE).fill(0);
     this.rects = this.#fillAtlas(references, guides);
     this.#floats('cost', n).fill(0.01);
   }

@@ -3,7 +3,8 @@ import { useEffect, useRef } from 'react';
 import { HUES, type Hue } from '../../theme/kinds';
 import { sharesFor, type ChartChannel } from './shares';
 
-const COLUMNS = 240;
+/** Samples of the course; lines between them are straight: the shortest ramp of a span is five of them long. */
+const COLUMNS = 120;
 
 /** Above literalness 1 the references are copied more and more closely: hatched, the denser the more. */
 function hatchLiteral(
@@ -29,44 +30,61 @@ function hatchLiteral(
   context.stroke();
 }
 
+interface ChartProps {
+  readonly mix: Weighing;
+  readonly channel: ChartChannel;
+  readonly hues: readonly Hue[];
+}
+
+function drawShares(element: HTMLCanvasElement, { mix, channel, hues }: ChartProps): void {
+  const scale = window.devicePixelRatio || 1;
+  const w = element.clientWidth;
+  const h = element.clientHeight;
+  if (element.width !== Math.round(w * scale) || element.height !== Math.round(h * scale)) {
+    element.width = Math.round(w * scale);
+    element.height = Math.round(h * scale);
+  }
+  const context = element.getContext('2d')!;
+  context.setTransform(scale, 0, 0, scale, 0, 0);
+  context.clearRect(0, 0, w, h);
+  const samples = Array.from({ length: COLUMNS + 1 }, (_, i) => sharesFor(mix, channel, i / COLUMNS));
+  const layers: { hue: Hue; value: (k: number) => number }[] = [
+    { hue: 'words', value: (k) => samples[k].words },
+    ...hues.map((hue, i) => ({ hue, value: (k: number) => samples[k].influences[i] ?? 0 })),
+  ];
+  const foot = new Float64Array(COLUMNS + 1);
+  for (const { hue, value } of layers) {
+    const top = foot.map((f, k) => f + value(k));
+    context.beginPath();
+    for (let k = 0; k <= COLUMNS; k++) context.lineTo((k / COLUMNS) * w, h * (1 - top[k]));
+    for (let k = COLUMNS; k >= 0; k--) context.lineTo((k / COLUMNS) * w, h * (1 - foot[k]));
+    context.closePath();
+    context.fillStyle = `${HUES[hue]}${hue === 'words' ? '14' : '2b'}`;
+    context.fill();
+    foot.set(top);
+  }
+  hatchLiteral(context, samples, w, h);
+}
+
 /** The shares over the course, stacked: the words at the foot, the references above, in the mix's order. */
-export function InfluenceChart({ mix, channel, hues }: { mix: Weighing; channel: ChartChannel; hues: readonly Hue[] }) {
+export function InfluenceChart({ mix, channel, hues }: ChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
+  const shown = useRef<ChartProps | undefined>(undefined);
+  useEffect(() => {
+    shown.current = { mix, channel, hues };
+    drawShares(canvas.current!, shown.current);
+  }, [mix, channel, hues]);
+  // one watcher for good: a new one for every weight would draw everything twice
   useEffect(() => {
     const element = canvas.current!;
-    const draw = () => {
-      const scale = window.devicePixelRatio || 1;
-      const w = element.clientWidth;
-      const h = element.clientHeight;
-      if (element.width !== Math.round(w * scale) || element.height !== Math.round(h * scale)) {
-        element.width = Math.round(w * scale);
-        element.height = Math.round(h * scale);
-      }
-      const context = element.getContext('2d')!;
-      context.setTransform(scale, 0, 0, scale, 0, 0);
-      context.clearRect(0, 0, w, h);
-      const samples = Array.from({ length: COLUMNS + 1 }, (_, i) => sharesFor(mix, channel, i / COLUMNS));
-      const layers: { hue: Hue; value: (k: number) => number }[] = [
-        { hue: 'words', value: (k) => samples[k].words },
-        ...hues.map((hue, i) => ({ hue, value: (k: number) => samples[k].influences[i] ?? 0 })),
-      ];
-      const foot = new Float64Array(COLUMNS + 1);
-      for (const { hue, value } of layers) {
-        const top = foot.map((f, k) => f + value(k));
-        context.beginPath();
-        for (let k = 0; k <= COLUMNS; k++) context.lineTo((k / COLUMNS) * w, h * (1 - top[k]));
-        for (let k = COLUMNS; k >= 0; k--) context.lineTo((k / COLUMNS) * w, h * (1 - foot[k]));
-        context.closePath();
-        context.fillStyle = `${HUES[hue]}${hue === 'words' ? '14' : '2b'}`;
-        context.fill();
-        foot.set(top);
-      }
-      hatchLiteral(context, samples, w, h);
-    };
-    draw();
-    const watcher = new ResizeObserver(draw);
+    const watcher = new ResizeObserver(() => {
+      const changed =
+        element.width !== Math.round(element.clientWidth * (window.devicePixelRatio || 1)) ||
+        element.height !== Math.round(element.clientHeight * (window.devicePixelRatio || 1));
+      if (changed && shown.current) drawShares(element, shown.current);
+    });
     watcher.observe(element);
     return () => watcher.disconnect();
-  }, [mix, channel, hues]);
+  }, []);
   return <canvas ref={canvas} aria-hidden="true" className="absolute inset-0 h-full w-full" />;
 }
