@@ -1,5 +1,6 @@
 /** npm run bench: ratios against a named floor, both measured in this run. */
 import 'reflect-metadata';
+import { benchCancel } from './cancel';
 import { benchDrags } from './drags';
 import { benchEngine } from './engine';
 import { benchIdentity } from './identity';
@@ -14,6 +15,7 @@ import { benchTraits } from './traits';
 
 async function main(): Promise<void> {
   await benchEngine();
+  await benchCancel();
   await benchServer();
   await benchImport();
   await benchSearch();

@@ -33,7 +33,7 @@ test('the demo studio draws itself, with progress on the screen', async () => {
   expect(facets.kind.character + facets.kind.face).toBe(15);
   expect((await studio.get<unknown[]>('/looks')).length).toBe(3);
   expect((await studio.get<unknown[]>('/cast')).length).toBe(5);
-  const [mix] = await studio.get<{ influences: unknown[] }[]>('/mixes');
+  const mix = await studio.get<{ influences: unknown[] }>('/mixes/demo-mix');
   expect(mix.influences).toHaveLength(3);
   const { shots } = await studio.get<{ shots: { stale: string[]; leadId?: string }[] }>('/series/demo-series');
   expect(shots.map((s) => [s.stale, !!s.leadId])).toEqual(Array.from({ length: 12 }, () => [[], true]));
@@ -88,7 +88,7 @@ test('the main views are kept as pictures', async () => {
     120,
   );
   await keep('cast', '/cast/demo-ilse', 'aside[aria-label="Traits and readings"] h2');
-  await keep('bench', '/bench', 'img[data-testid="take-picture"]');
+  await keep('bench', '/bench/demo-mix', 'img[data-testid="take-picture"]');
   await keep('series', '/series', 'img[data-testid="shot-picture"]');
 });
 
@@ -102,7 +102,7 @@ const post = async <T>(address: string, body: unknown): Promise<T> =>
   ).json()) as T;
 
 test('a test strip, a take and a comparison of the demo are kept as pictures', async () => {
-  const [mix] = await studio.get<{ id: string; influences: { id: string }[] }[]>('/mixes');
+  const mix = await studio.get<{ id: string; influences: { id: string }[] }>('/mixes/demo-mix');
   const strip = await post<{ id: string }>('/strips', {
     mixId: mix.id,
     name: 'Chalk dusk: weight',

@@ -37,8 +37,8 @@ export function seenStage(
     figures: stage.figures.map((f) => seenFigure(f, window, width / window.width)),
     labels: () => codesThrough(stage.labels(), whole.width, whole.height, window, width, height),
     painted: () => seenThrough(stage.painted(), window, width, height),
-    drawnIn: (medium: Medium, palette: MediumPalette): Picture =>
-      seenThrough(stage.drawnIn(medium, palette), window, width, height),
+    drawnIn: (medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture =>
+      seenThrough(stage.drawnIn(medium, palette, checkpoint), window, width, height),
   };
 }
 

@@ -16,8 +16,8 @@ export interface Stage {
   readonly labels: Uint8Array;
   /** People and creatures: boxes, joints, landmarks of the face. */
   readonly figures: readonly FigureRecord[];
-  /** The same scene in another medium: 4 bytes a pixel. */
-  paintIn(medium: Medium, palette?: MediumPalette): Uint8ClampedArray;
+  /** The same scene in another medium: 4 bytes a pixel. `checkpoint` is called often and may throw to stop. */
+  paintIn(medium: Medium, palette?: MediumPalette, checkpoint?: () => void): Uint8ClampedArray;
 }
 
 /** All that is known of a painted picture, one byte a pixel each. */
@@ -53,12 +53,14 @@ export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const { width, height } = options;
   const scene = compose(brief, options);
   const medium = options.medium ?? brief.medium ?? 'gouache';
-  const paintIn = (m: Medium, palette?: MediumPalette) =>
-    renderScene(scene, m, palette, options.checkpoint).getContext('2d').getImageData(0, 0, width, height).data;
+  const paintIn = (m: Medium, palette?: MediumPalette, checkpoint?: () => void) =>
+    renderScene(scene, m, palette, checkpoint).getContext('2d').getImageData(0, 0, width, height).data;
+  const rgba = paintIn(medium, paletteFor(medium, options.palette, brief.inks), options.checkpoint);
+  options.checkpoint?.();
   return {
     width,
     height,
-    rgba: paintIn(medium, paletteFor(medium, options.palette, brief.inks)),
+    rgba,
     labels: labelMap(scene),
     figures: scene.figures,
     paintIn,

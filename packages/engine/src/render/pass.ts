@@ -53,6 +53,7 @@ export function renderPass(
   const { brief, direction, stage } = paintScene(request, plan, loaded, checkpoint);
   const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
   lap('painter');
+  checkpoint();
   const labels = stage.labels();
   const { figures } = stage;
   const changes = stageChanges(request, { labels, figures }, direction.hints, plan, loaded, checkpoint);
@@ -62,6 +63,7 @@ export function renderPass(
     return start ? stageBetween(start, changed, change) : changed;
   };
   const painted = staged(stage.painted());
+  checkpoint();
   const steady = (picture: Picture): Picture =>
     held && request.hold && request.frame
       ? heldBy(picture, labels, { stage: painted, figures }, holding(request, held, plan, loaded, checkpoint))
@@ -83,7 +85,8 @@ export function renderPass(
     stage: painted,
     // the labels are those of the painted stage: a start picture has none
     labels: begun ? undefined : labels,
-    stageIn: brief.medium || begun ? undefined : ({ medium, palette }) => staged(stage.drawnIn(medium, palette)),
+    stageIn:
+      brief.medium || begun ? undefined : ({ medium, palette }) => staged(stage.drawnIn(medium, palette, checkpoint)),
     stageKey: stageKey(told),
     references: laid.map(({ influence, part, told, picture: p }) => ({
       influence,

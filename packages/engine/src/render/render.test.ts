@@ -1,6 +1,7 @@
 import { createHash } from 'crypto';
-import { createPicture, pictureFromRgba, pictureToRgba, type Picture } from '@urbild/core';
+import { createPicture, pictureFromRgba, pictureToRgba, understand, type Picture } from '@urbild/core';
 import { BuiltInEngine, RenderStopped } from '../engine';
+import { paintStage } from '../painter/paint';
 import { RequestError, type RenderRequest } from '../request';
 import { foreignPhotograph, influence, request } from '../testing';
 import { boxOf, maskOf } from './masks';
@@ -132,4 +133,29 @@ test('a stop is heard within 100 ms at whatever moment it comes', async () => {
 
 test('a picture goes through bytes and back unchanged', () => {
   expect(digest(pictureToRgba(pictureFromRgba(bytes, W, H)))).toBe(digest(bytes));
+});
+
+test('a stage that a stopped render has left is drawn in another medium for the next one', async () => {
+  const { rgba } = paintStage(understand('a mill by the dyke at dusk'), {
+    width: 240,
+    height: 160,
+    seed: 3,
+    medium: 'pastel',
+  });
+  pictures.pastel = pictureFromRgba(rgba, 240, 160);
+  const one = request({
+    width: W,
+    height: H,
+    seed: 90210,
+    influences: [influence({ pictures: [{ content: 'pastel', weight: 1 }] })],
+  });
+  const signal = { aborted: false };
+  const stopped = engine.render(
+    one,
+    (c) => Promise.resolve(pictures[c]),
+    () => (signal.aborted = true),
+    signal,
+  );
+  await expect(stopped).rejects.toThrow(RenderStopped);
+  expect((await engine.render(one, (c) => Promise.resolve(pictures[c]))).rgba).toHaveLength(W * H * 4);
 });

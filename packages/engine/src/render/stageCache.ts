@@ -29,7 +29,7 @@ export interface PaintedStage {
   labels(): Uint8Array;
   painted(): Picture;
   /** The same scene in another medium. */
-  drawnIn(medium: Medium, palette: MediumPalette): Picture;
+  drawnIn(medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture;
 }
 
 /** A painted stage that may be asked for again: whatever is handed out is the caller's own copy. */
@@ -53,11 +53,11 @@ export class KeptStage implements PaintedStage {
     return clonePicture(this.#painted);
   }
 
-  drawnIn(medium: Medium, palette: MediumPalette): Picture {
+  drawnIn(medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture {
     const { width, height } = this.stage;
     const name = JSON.stringify([medium, palette]);
     return clonePicture(
-      this.#drawn.get(name, () => pictureFromRgba(this.stage.paintIn(medium, palette), width, height)),
+      this.#drawn.get(name, () => pictureFromRgba(this.stage.paintIn(medium, palette, checkpoint), width, height)),
     );
   }
 }

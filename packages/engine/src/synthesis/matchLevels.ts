@@ -81,6 +81,7 @@ export function matchLevels(
         ? undefined
         : strokes.map((r, k) => surfaceAt(r.reference, references[k].picture)),
     );
+    checkpoint();
     const fresh = !before;
     if (before) {
       carryUp(before, level);
@@ -89,6 +90,7 @@ export function matchLevels(
       scatter(level, shares, random);
       current = clonePicture(wanted);
     }
+    checkpoint();
     const finer = resamplePlane(detail, guide.width, guide.height, w, h);
     level.setGuide(
       wanted,
@@ -114,7 +116,9 @@ export function matchLevels(
         },
         checkpoint,
       );
+      checkpoint();
       current = level.vote(last && round === rounds - 1 ? 1 : 2);
+      checkpoint();
     }
     before = { level, field: level.field.slice(), cost: level.cost.slice() };
     onStep(`level ${l + 1} of ${plan.levels.length}`, 0.25 + 0.7 * ((l + 1) / plan.levels.length) ** 2, current);
@@ -124,11 +128,12 @@ export function matchLevels(
 
 /** The area of a reference that patches may be taken from, at the size of one of its levels. */
 function surfaceAt({ picture, surface }: PreparedReference, level: Picture): Uint8Array {
-  return Uint8Array.from({ length: level.width * level.height }, (_, i) => {
-    const x = Math.floor(((i % level.width) * picture.width) / level.width);
-    const y = Math.floor((Math.floor(i / level.width) * picture.height) / level.height);
-    return surface[y * picture.width + x];
-  });
+  const out = new Uint8Array(level.width * level.height);
+  for (let v = 0, i = 0; v < level.height; v++) {
+    const row = Math.floor((v * picture.height) / level.height) * picture.width;
+    for (let u = 0; u < level.width; u++, i++) out[i] = surface[row + Math.floor((u * picture.width) / level.width)];
+  }
+  return out;
 }
 
 /** A random place of the atlas for every pixel, each reference as often as its share. */

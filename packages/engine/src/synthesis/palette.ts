@@ -40,7 +40,12 @@ const HEIGHT_WEIGHT = 0.25;
  * pictures are transported and a guided filter carries the result up, so that flat shapes stay flat; local contrast
  * that would be lost or turned around is given back. `figures` (0..1 a pixel) keep the hue family of their own colours.
  */
-export function recolourStage(stage: Picture, palette: readonly PaletteShare[], figures?: Float32Array): Picture {
+export function recolourStage(
+  stage: Picture,
+  palette: readonly PaletteShare[],
+  figures?: Float32Array,
+  checkpoint = () => {},
+): Picture {
   const amount = amountOf(palette);
   if (amount <= 0) return stage;
   const small = resampleToLongSide(stage, smallSide(stage));
@@ -51,8 +56,11 @@ export function recolourStage(stage: Picture, palette: readonly PaletteShare[], 
     palette.map((p) => p.share),
     { heightWeight: HEIGHT_WEIGHT },
   );
+  checkpoint();
   const full = applyGuided(fitGuided(small, moved, 5, 2e-4), stage);
+  checkpoint();
   if (figures) keepHues(stage, full, figures, palette);
+  checkpoint();
   const out = clonePicture(stage);
   for (let c = 0; c < 3; c++) {
     const [from, to, target] = [stage.planes[c], full.planes[c], out.planes[c]];
@@ -72,6 +80,7 @@ export function recolourDrawn(
   palette: readonly PaletteShare[],
   own: ReadonlySet<PreparedReference>,
   figures?: Float32Array,
+  checkpoint = () => {},
 ): Picture {
   const amount = amountOf(palette);
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
@@ -82,8 +91,11 @@ export function recolourDrawn(
   const clouds = [...others.map((p) => levelOf(p.reference.areas, 96)), small, resampleToLongSide(stage, 96)];
   const shares = [...others.map((p) => (p.share / total) * amount), kept, 1 - amount];
   const moved = transportColours(small, clouds, shares, { heightWeight: HEIGHT_WEIGHT });
+  checkpoint();
   const out = applyGuided(fitGuided(small, moved, 5, 2e-4), drawn);
+  checkpoint();
   if (figures) keepHues(stage, out, figures, palette);
+  checkpoint();
   if (others.length) guardContrast(drawn, out, others, amount);
   return out;
 }

@@ -77,6 +77,11 @@ export function synthesise(input: SynthesisInput): Picture {
     part: r.part,
   }));
   checkpoint();
+  // between all steps a render may be stopped
+  const done = <T>(value: T): T => {
+    checkpoint();
+    return value;
+  };
   const palette = sources
     .map((s): PaletteShare => ({ reference: s.reference, share: plan.colour[s.influence] * s.part }))
     .filter((p) => p.share > 0);
@@ -117,10 +122,12 @@ export function synthesise(input: SynthesisInput): Picture {
   const detail = detailMask(drawn?.stage ?? stage, input.labels);
   checkpoint();
   const matched = matchLevels(input, wanted, detail, strokes, textures, sizes);
-  const held = figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched;
+  const held = done(figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched);
   const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
   giveDetailBack(ready, wanted, detail, plan.detail, size, drawn?.inked ? PRINTED : 0);
+  checkpoint();
   if (input.labels) calmSkin(ready, wanted, input.labels);
+  checkpoint();
   const out = blendBands(guide, ready, strengths, sizes);
   checkpoint();
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
@@ -132,17 +139,18 @@ export function synthesise(input: SynthesisInput): Picture {
       : insist(picture);
   if (total <= 0) return finished(out);
   const measures = textures.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
-  return finished(matchTextureEnergy(out, measures, strengths, sizes));
+  return finished(done(matchTextureEnergy(out, measures, strengths, sizes)));
 }
 
 /** The stage as it was painted first, in the palette that the picture is to have. */
 function recoloured(
-  { stage, labels }: SynthesisInput,
+  { stage, labels, checkpoint }: SynthesisInput,
   palette: readonly PaletteShare[],
   figures?: Float32Array,
 ): Picture {
   if (!palette.length) return clonePicture(stage);
-  const guide = recolourStage(stage, palette, figures);
+  const guide = recolourStage(stage, palette, figures, checkpoint);
+  checkpoint();
   if (labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
   return guide;
 }
@@ -152,7 +160,7 @@ function recoloured(
  * are the looks' own, their part of the palette is there already.
  */
 function stageInMedium(
-  { stage, labels, plan }: SynthesisInput,
+  { stage, labels, plan, checkpoint }: SynthesisInput,
   draw: (medium: StageMedium) => Picture,
   palette: readonly PaletteShare[],
   strokes: readonly Source[],
@@ -162,8 +170,10 @@ function stageInMedium(
   const medium = stageMediumFor(strokes.map((s) => ({ reference: s.reference, share: share(s) })));
   if (!medium) return undefined;
   const drawn = draw(medium);
+  checkpoint();
   const own = new Set(medium.inked ? strokes.map((s) => s.reference) : []);
-  const guide = recolourDrawn(drawn, stage, palette, own, medium.inked ? undefined : figures);
+  const guide = recolourDrawn(drawn, stage, palette, own, medium.inked ? undefined : figures, checkpoint);
+  checkpoint();
   if (palette.length && !medium.inked && labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
   return { stage: drawn, guide, inked: medium.inked };
 }

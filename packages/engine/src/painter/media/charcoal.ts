@@ -108,7 +108,7 @@ export class CharcoalRenderer extends GouacheRenderer {
 
   /** The tooth of the paper takes no coal. */
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 1.3, 12);
+    displacePixels(context, w, h, 1.3, 12, () => this.pause());
     const noise = new ValueNoise(24);
     const random = new Random(15);
     const paper = lchToRgb(this.palette.paper);

@@ -11,7 +11,7 @@ export class CyanotypeRenderer extends GouacheRenderer {
   }
 
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.7, this.scene.seed);
+    displacePixels(context, w, h, 0.7, this.scene.seed, () => this.pause());
     const { paper, middle, key } = this.palette;
     const steps = Array.from({ length: 256 }, (_, i) => {
       const t = i / 255;

@@ -132,7 +132,7 @@ export class EmbroideryRenderer extends GouacheRenderer {
   }
 
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.4, this.scene.seed);
+    displacePixels(context, w, h, 0.4, this.scene.seed, () => this.pause());
     const cloth = lchToRgb(this.palette.paper);
     const noise = new ValueNoise(33);
     const k = Math.min(w, h) / 512;
@@ -145,6 +145,6 @@ export class EmbroideryRenderer extends GouacheRenderer {
         8 * noise.at(x / 9, y / 2.2);
       for (let c = 0; c < 3; c++) data[o + c] = clamp(cloth[c] + weave, 0, 255);
     });
-    addGrain(context, w, h, 1.2, 0.1);
+    addGrain(context, w, h, 1.2, 0.1, () => this.pause());
   }
 }

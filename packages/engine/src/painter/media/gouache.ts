@@ -59,14 +59,22 @@ export class GouacheRenderer {
     context.scale(OVERSAMPLING, OVERSAMPLING);
     this.ground(context, w, h);
     this.node(context, this.scene.root);
+    this.pause();
     const canvas = createCanvas(w, h);
     const small = canvas.getContext('2d');
     small.imageSmoothingEnabled = true;
     small.imageSmoothingQuality = 'high';
     small.drawImage(large, 0, 0, w, h);
+    this.pause();
     this.finish(small, w, h);
+    this.pause();
     if (this.palette.tone) stain(small, w, h, this.palette.tone);
     return canvas;
+  }
+
+  /** A moment at which rendering may be stopped. */
+  protected pause(): void {
+    this.#checkpoint();
   }
 
   /** The bare paper. */
@@ -77,8 +85,9 @@ export class GouacheRenderer {
 
   /** What happens to the finished pixels. */
   protected finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.8, this.scene.seed);
-    addGrain(context, w, h, 1, this.light.vignette);
+    displacePixels(context, w, h, 0.8, this.scene.seed, () => this.pause());
+    this.pause();
+    addGrain(context, w, h, 1, this.light.vignette, () => this.pause());
   }
 
   /** Distance from the edge of the paper, px; never near it where the picture runs over the edge. */

@@ -15,7 +15,7 @@ export class ImpastoRenderer extends GouacheRenderer {
       [5, 3.5, 0.9],
     ])
       this.#layer(context, labels, brush * Math.max(0.6, k), grid * Math.max(0.7, k), strength);
-    addGrain(context, w, h, 0.5, this.light.vignette * 0.6);
+    addGrain(context, w, h, 0.5, this.light.vignette * 0.6, () => this.pause());
   }
 
   #layer(context: SKRSContext2D, labels: Uint8Array, usual: number, grid: number, strength: number): void {

@@ -173,8 +173,8 @@ export class InkWashRenderer extends GouacheRenderer {
 
   /** The picture ends in an uneven edge of bare paper. */
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.9, this.scene.seed);
-    addGrain(context, w, h, 0.8, 0.05);
+    displacePixels(context, w, h, 0.9, this.scene.seed, () => this.pause());
+    addGrain(context, w, h, 0.8, 0.05, () => this.pause());
     const noise = new ValueNoise(21);
     const random = new Random(3);
     const paper = lchToRgb(PAPER);

@@ -202,7 +202,7 @@ export class LinocutRenderer extends GouacheRenderer {
 
   /** Specks that the roller missed, and a rough border of paper. */
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.6, 7);
+    displacePixels(context, w, h, 0.6, 7, () => this.pause());
     const noise = new ValueNoise(4);
     const random = new Random(5);
     const paper = lchToRgb(this.#inks[0]);

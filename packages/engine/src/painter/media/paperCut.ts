@@ -144,6 +144,6 @@ export class PaperCutRenderer extends GouacheRenderer {
   }
 
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    addGrain(context, w, h, 0.7, 0.14);
+    addGrain(context, w, h, 0.7, 0.14, () => this.pause());
   }
 }

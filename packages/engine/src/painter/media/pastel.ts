@@ -81,7 +81,8 @@ export class PastelRenderer extends GouacheRenderer {
 
   /** The tooth of the paper takes no chalk. */
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 1.2, 9);
+    displacePixels(context, w, h, 1.2, 9, () => this.pause());
+    this.pause();
     const noise = new ValueNoise(14);
     const random = new Random(5);
     const paper = lchToRgb(this.palette.paper);

@@ -110,7 +110,7 @@ export class PencilRenderer extends GouacheRenderer {
   }
 
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.7, this.scene.seed);
-    addGrain(context, w, h, 1.2, 0.04);
+    displacePixels(context, w, h, 0.7, this.scene.seed, () => this.pause());
+    addGrain(context, w, h, 1.2, 0.04, () => this.pause());
   }
 }

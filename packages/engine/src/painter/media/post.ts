@@ -1,8 +1,18 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import { clamp, cssOf, Random, smoothstep, ValueNoise, type Lch } from '@urbild/core';
 
+/** Rows between two moments at which work on pixels may be stopped. */
+const BAND = 48;
+
 /** Moves every pixel by up to about `amount` px: edges lose the smoothness of a machine. */
-export function displacePixels(context: SKRSContext2D, w: number, h: number, amount: number, seed: number): void {
+export function displacePixels(
+  context: SKRSContext2D,
+  w: number,
+  h: number,
+  amount: number,
+  seed: number,
+  pause = () => {},
+): void {
   const source = context.getImageData(0, 0, w, h).data;
   const image = context.createImageData(w, h);
   const target = image.data;
@@ -16,7 +26,8 @@ export function displacePixels(context: SKRSContext2D, w: number, h: number, amo
       shiftX[j * gw + i] = amount * (noise.at(i / 4.5, j / 4.5) + 0.6 * noise.at(i / 1.3, j / 1.3 + 50));
       shiftY[j * gw + i] = amount * (noise.at(i / 4.5 + 90, j / 4.5 + 20) + 0.6 * noise.at(i / 1.3 + 70, j / 1.3));
     }
-  for (let y = 0; y < h; y++)
+  for (let y = 0; y < h; y++) {
+    if (!(y % BAND)) pause();
     for (let x = 0; x < w; x++) {
       const g = (y >> 1) * gw + (x >> 1);
       const sx = clamp(x + shiftX[g], 0, w - 1.001);
@@ -35,34 +46,53 @@ export function displacePixels(context: SKRSContext2D, w: number, h: number, amo
       }
       target[t + 3] = 255;
     }
+  }
   context.putImageData(image, 0, 0);
 }
 
 /** Paper grain of `strength` (1 usual) and darker corners (`vignette` 0..1). */
-export function addGrain(context: SKRSContext2D, w: number, h: number, strength: number, vignette: number): void {
+export function addGrain(
+  context: SKRSContext2D,
+  w: number,
+  h: number,
+  strength: number,
+  vignette: number,
+  pause = () => {},
+): void {
   const noise = new ValueNoise(31);
   const random = new Random(17);
-  editPixels(context, w, h, (data, t, x, y) => {
-    const grain = noise.at(x / 1.7, y / 1.7) * 0.5 + noise.at(x / 4, y / 4) * 0.3 + (random.next() - 0.5) * 0.7;
-    const u = x / w - 0.5;
-    const v = y / h - 0.5;
-    const dark = 1 - vignette * smoothstep(0.25, 0.75, u * u * 1.6 + v * v * 1.9);
-    for (let c = 0; c < 3; c++) {
-      const value = data[t + c];
-      data[t + c] = clamp(value * dark + grain * strength * (4 + 4 * Math.sin((value / 255) * Math.PI)), 0, 255);
-    }
-  });
+  editPixels(
+    context,
+    w,
+    h,
+    (data, t, x, y) => {
+      const grain = noise.at(x / 1.7, y / 1.7) * 0.5 + noise.at(x / 4, y / 4) * 0.3 + (random.next() - 0.5) * 0.7;
+      const u = x / w - 0.5;
+      const v = y / h - 0.5;
+      const dark = 1 - vignette * smoothstep(0.25, 0.75, u * u * 1.6 + v * v * 1.9);
+      for (let c = 0; c < 3; c++) {
+        const value = data[t + c];
+        data[t + c] = clamp(value * dark + grain * strength * (4 + 4 * Math.sin((value / 255) * Math.PI)), 0, 255);
+      }
+    },
+    pause,
+  );
 }
 
-/** Calls `edit` for every pixel with the offset of its red byte. */
+/** Calls `edit` for every pixel with the offset of its red byte; `pause` is called often and may throw to stop. */
 export function editPixels(
   context: SKRSContext2D,
   w: number,
   h: number,
   edit: (data: Uint8ClampedArray, offset: number, x: number, y: number) => void,
+  pause = () => {},
 ): void {
   const image = context.getImageData(0, 0, w, h);
-  for (let y = 0, t = 0; y < h; y++) for (let x = 0; x < w; x++, t += 4) edit(image.data, t, x, y);
+  const { data } = image;
+  for (let y = 0, t = 0; y < h; y++) {
+    if (!(y % BAND)) pause();
+    for (let x = 0; x < w; x++, t += 4) edit(data, t, x, y);
+  }
   context.putImageData(image, 0, 0);
 }
 

@@ -116,7 +116,7 @@ export class StainedGlassRenderer extends GouacheRenderer {
   }
 
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.5, this.scene.seed);
+    displacePixels(context, w, h, 0.5, this.scene.seed, () => this.pause());
     const lit = context.createRadialGradient(w * 0.45, h * 0.35, 0, w * 0.45, h * 0.35, Math.max(w, h) * 0.7);
     lit.addColorStop(0, 'rgba(255,248,225,.22)');
     lit.addColorStop(1, 'rgba(255,248,225,0)');
@@ -127,6 +127,6 @@ export class StainedGlassRenderer extends GouacheRenderer {
     context.strokeStyle = cssOf(this.palette.key);
     context.lineWidth = 9 * (Math.min(w, h) / 512);
     context.strokeRect(0, 0, w, h);
-    addGrain(context, w, h, 0.6, 0.1);
+    addGrain(context, w, h, 0.6, 0.1, () => this.pause());
   }
 }

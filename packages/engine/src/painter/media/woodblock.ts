@@ -113,7 +113,7 @@ export class WoodblockRenderer extends GouacheRenderer {
   }
 
   protected override finish(context: SKRSContext2D, w: number, h: number): void {
-    displacePixels(context, w, h, 0.5, this.scene.seed);
-    addGrain(context, w, h, 0.7, this.light.vignette * 0.5);
+    displacePixels(context, w, h, 0.5, this.scene.seed, () => this.pause());
+    addGrain(context, w, h, 0.7, this.light.vignette * 0.5, () => this.pause());
   }
 }
