@@ -10,7 +10,9 @@ import {
   type TrialInfluence,
   type TrialState,
 } from '@urbild/core';
+import { DEMO_PICTURES } from '../../apps/server/src/studio/demoContent';
 import { DEMO_SERIES } from '../../apps/server/src/studio/demoMix';
+import { DEMO_CAST } from '../../apps/server/src/studio/demoSheets';
 import { SeriesRig } from './seriesRig';
 
 const influence = (
@@ -138,8 +140,14 @@ export async function benchSeries(only?: string): Promise<void> {
 
 async function closeness(): Promise<void> {
   const rig = new SeriesRig(768, 512);
-  rig.look('chalk', 'Chalk dusk', 'pastel', ['a mill by the dyke at dusk']);
-  rig.character('ilse', 'Ilse', 'Ilse', 'gouache');
+  const { prompt, medium, seed, palette } = DEMO_PICTURES.find((p) => p.key === 'chalk-dusk')!;
+  rig.sources.set('chalk', { name: 'Chalk dusk', pictures: [rig.paint(prompt, medium, seed, palette)] });
+  const sheet = DEMO_CAST.find((c) => c.id === 'demo-ilse')!;
+  rig.characterOf(
+    'ilse',
+    sheet.name,
+    sheet.pictures.map(([key]) => DEMO_PICTURES.find((p) => p.key === key)!),
+  );
   const mix = mixOf('chalk', 'ilse');
   const takes: ShotFacts[] = [];
   const controls: ShotFacts[] = [];

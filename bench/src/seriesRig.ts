@@ -59,10 +59,10 @@ export class SeriesRig {
   ) {}
 
   /** Paints a picture and gives the name under which requests know it. */
-  paint(prompt: string, medium: Medium, seed: number): string {
-    const name = `${medium} ${seed} ${prompt}`;
+  paint(prompt: string, medium: Medium, seed: number, palette?: string): string {
+    const name = [medium, palette, seed, prompt].join(' ');
     if (!this.pictures.has(name)) {
-      const stage = paintStage(understand(prompt), { ...REFERENCE, seed, medium });
+      const stage = paintStage(understand(prompt), { ...REFERENCE, seed, medium, palette });
       this.add(name, pictureFromRgba(stage.rgba, REFERENCE.width, REFERENCE.height));
     }
     return name;
@@ -82,14 +82,28 @@ export class SeriesRig {
 
   /** A character from painted half figures of it, read as an import would be. */
   character(id: string, name: string, who: string, medium: Medium): void {
+    const where = ['salt marsh at dawn', 'meadow at noon', 'harbour in the morning'];
+    this.characterOf(
+      id,
+      name,
+      where.map((place, k) => ({ prompt: `half figure of ${who}, front, ${place}`, medium, seed: 40 + k })),
+    );
+  }
+
+  /** A character from pictures that are painted upright. */
+  characterOf(
+    id: string,
+    name: string,
+    pictures: readonly { readonly prompt: string; readonly medium: Medium; readonly seed: number }[],
+  ): void {
     const sheet = fuseTraits(
-      ['salt marsh at dawn', 'meadow at noon', 'harbour in the morning'].flatMap((where, k) => {
-        const painted = paintPersonFrom(`half figure of ${who}, front, ${where}`, medium, 40 + k, undefined, 480, 600);
+      pictures.flatMap(({ prompt, medium, seed }) => {
+        const painted = paintPersonFrom(prompt, medium, seed, undefined, 480, 600);
         return painted?.frame ? [readTraits(painted.picture, painted.frame).traits] : [];
       }),
     );
-    const picture = this.paint(`half figure of ${who}, front, salt marsh at dawn`, medium, 40);
-    this.sources.set(id, { name, pictures: [picture], sheet });
+    const [{ prompt, medium, seed }] = pictures;
+    this.sources.set(id, { name, pictures: [this.paint(prompt, medium, seed)], sheet });
   }
 
   nameOf(mix: TrialState, plan: ShotPlan, influence: string): string {

@@ -4,6 +4,7 @@ import { useInForce } from '../../api/trials';
 import { KindSign } from '../../parts/KindSign';
 import { percent, type Lookup } from './influences';
 import type { Edited } from './useBenchMix';
+import { DialogFrame } from '../../parts/DialogFrame';
 
 interface Props {
   readonly mixId: string;
@@ -17,57 +18,50 @@ export function InForceDialog({ mixId, mix, lookup, onClose }: Props) {
   const { data: force } = useInForce(mixId, 'proof');
   const { settings } = mix;
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 flex max-h-[90vh] w-[52rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-auto rounded-2xl bg-paper p-6 shadow-2xl"
-        >
-          <Dialog.Title className="font-title text-xl">In force on the next proof</Dialog.Title>
-          {!force ? (
-            <div className="skeleton h-40" />
-          ) : (
-            <>
-              <p data-testid="in-force" className="figures">
-                {[
-                  `${force.width} × ${force.height} px`,
-                  `seed ${settings.seed}`,
-                  `balance ${settings.balance}`,
-                  `spread ${settings.spread ?? 1}`,
-                  `engine ${force.engine}`,
-                  force.usually && `usually ${(force.usually / 1000).toFixed(1)} s`,
-                  force.ahead ? `${force.ahead} in line before it` : 'nothing in line before it',
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
-              </p>
-              <p>
-                “{mix.prompt}”{mix.avoid && <span className="text-muted"> without {mix.avoid}</span>}
-                {force.names.length > 0 && (
-                  <span className="text-muted"> · the cast knows {force.names.join(', ')}</span>
-                )}
-              </p>
-              {force.startUrl && settings.start && (
-                <div className="flex items-center gap-3">
-                  <img src={force.startUrl} alt="Start picture" className="h-16" />
-                  starts from this {settings.start.of}, changed {percent(settings.start.change)}
-                  {settings.mask ? ', under a mask' : ''}
-                </div>
-              )}
-              <ul className="flex flex-col divide-y divide-line">
-                {mix.influences.map((i) => (
-                  <Row key={i.id} influence={i} lookup={lookup} acting={force.influences.find((f) => f.id === i.id)} />
-                ))}
-              </ul>
-            </>
+    <DialogFrame
+      className="fixed top-1/2 left-1/2 z-50 flex max-h-[90vh] w-[52rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-auto rounded-2xl bg-paper p-6 shadow-2xl"
+      onClose={onClose}
+    >
+      <Dialog.Title className="font-title text-xl">In force on the next proof</Dialog.Title>
+      {!force ? (
+        <div className="skeleton h-40" />
+      ) : (
+        <>
+          <p data-testid="in-force" className="figures">
+            {[
+              `${force.width} × ${force.height} px`,
+              `seed ${settings.seed}`,
+              `balance ${settings.balance}`,
+              `spread ${settings.spread ?? 1}`,
+              `engine ${force.engine}`,
+              force.usually && `usually ${(force.usually / 1000).toFixed(1)} s`,
+              force.ahead ? `${force.ahead} in line before it` : 'nothing in line before it',
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </p>
+          <p>
+            “{mix.prompt}”{mix.avoid && <span className="text-muted"> without {mix.avoid}</span>}
+            {force.names.length > 0 && <span className="text-muted"> · the cast knows {force.names.join(', ')}</span>}
+          </p>
+          {force.startUrl && settings.start && (
+            <div className="flex items-center gap-3">
+              <img src={force.startUrl} alt="Start picture" className="h-16" />
+              starts from this {settings.start.of}, changed {percent(settings.start.change)}
+              {settings.mask ? ', under a mask' : ''}
+            </div>
           )}
-          <Dialog.Close className="self-start rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
-            Close
-          </Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          <ul className="flex flex-col divide-y divide-line">
+            {mix.influences.map((i) => (
+              <Row key={i.id} influence={i} lookup={lookup} acting={force.influences.find((f) => f.id === i.id)} />
+            ))}
+          </ul>
+        </>
+      )}
+      <Dialog.Close className="self-start rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
+        Close
+      </Dialog.Close>
+    </DialogFrame>
   );
 }
 

@@ -6,6 +6,7 @@ import { useProgress } from '../../api/events';
 import { keys } from '../../api/keys';
 import { useSolves, type Solve } from '../../api/trials';
 import { Button } from '../../parts/Button';
+import { DialogFrame } from '../../parts/DialogFrame';
 import { useNotice } from '../../parts/notices';
 import { HUES } from '../../theme/kinds';
 import { percent, type Lookup } from './influences';
@@ -69,112 +70,103 @@ export function SolveDialog({ mixId, influences, lookup, take, over, save, onAdo
   const running = solve?.status === 'running';
   const best = solve && (solve.best ?? solve.path.length - 1);
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 grid max-h-[90vh] w-[62rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 grid-cols-[18rem_minmax(0,1fr)] overflow-hidden rounded-2xl bg-paper shadow-2xl"
-        >
-          <div className="flex min-h-0 flex-col gap-3 overflow-auto p-5">
-            <Dialog.Title className="font-title text-xl">Find the weights</Dialog.Title>
-            <p className="text-sm text-muted">
-              {over
-                ? `Say how far each reference shall come in these ${over.shotIds.length} shots, on the average. At most twelve mini series of drafts look for the weights that do it.`
-                : 'Say how far each reference shall come. At most twelve drafts look for the weights that do it.'}
+    <DialogFrame
+      className="fixed top-1/2 left-1/2 z-50 grid max-h-[90vh] w-[62rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 grid-cols-[18rem_minmax(0,1fr)] overflow-hidden rounded-2xl bg-paper shadow-2xl"
+      onClose={onClose}
+    >
+      <div className="flex min-h-0 flex-col gap-3 overflow-auto p-5">
+        <Dialog.Title className="font-title text-xl">Find the weights</Dialog.Title>
+        <p className="text-sm text-muted">
+          {over
+            ? `Say how far each reference shall come in these ${over.shotIds.length} shots, on the average. At most twelve mini series of drafts look for the weights that do it.`
+            : 'Say how far each reference shall come. At most twelve drafts look for the weights that do it.'}
+        </p>
+        {able.map((i) => (
+          <div key={i.id} className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              aria-label={`${lookup.name(i)} has a target`}
+              checked={asked.has(i.id)}
+              onChange={() =>
+                setAsked((all) => new Set(all.has(i.id) ? [...all].filter((x) => x !== i.id) : [...all, i.id]))
+              }
+              className="accent-ink"
+            />
+            <span className={`min-w-0 flex-1 truncate ${asked.has(i.id) ? '' : 'text-muted'}`}>{lookup.name(i)}</span>
+            <NumberField
+              label={`Target of ${lookup.name(i)} in percent`}
+              value={(targets.get(i.id) ?? 0.6) * 100}
+              max={100}
+              step={5}
+              digits={0}
+              onSave={(v) => setTargets((all) => new Map(all).set(i.id, v / 100))}
+              className="w-14 border border-line bg-card px-1 text-right"
+            />
+            %
+          </div>
+        ))}
+        <div className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            aria-label="The words have a target"
+            checked={words !== undefined}
+            onChange={(e) => setWords(e.target.checked ? 0.5 : undefined)}
+            className="accent-ink"
+          />
+          <span className={`flex-1 ${words === undefined ? 'text-muted' : ''}`}>at least of the words</span>
+          <NumberField
+            label="Least of the words in percent"
+            value={(words ?? 0.5) * 100}
+            max={100}
+            step={5}
+            digits={0}
+            onSave={(v) => setWords(v / 100)}
+            className="w-14 border border-line bg-card px-1 text-right"
+          />
+          %
+        </div>
+        <div className="mt-auto flex flex-col gap-2 pt-3">
+          <Button look="main" disabled={!asked.size || running || begin.isPending} onClick={() => begin.mutate()}>
+            Search
+          </Button>
+          <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">Close</Dialog.Close>
+        </div>
+      </div>
+      <div className="flex min-h-[26rem] min-w-0 flex-col bg-booth p-4 text-white">
+        {solve ? (
+          <>
+            <p role="status" data-testid="solve-state" data-status={solve.status} className="pb-2">
+              {sentence(solve)}
             </p>
-            {able.map((i) => (
-              <div key={i.id} className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  aria-label={`${lookup.name(i)} has a target`}
-                  checked={asked.has(i.id)}
-                  onChange={() =>
-                    setAsked((all) => new Set(all.has(i.id) ? [...all].filter((x) => x !== i.id) : [...all, i.id]))
-                  }
-                  className="accent-ink"
-                />
-                <span className={`min-w-0 flex-1 truncate ${asked.has(i.id) ? '' : 'text-muted'}`}>
-                  {lookup.name(i)}
-                </span>
-                <NumberField
-                  label={`Target of ${lookup.name(i)} in percent`}
-                  value={(targets.get(i.id) ?? 0.6) * 100}
-                  max={100}
-                  step={5}
-                  digits={0}
-                  onSave={(v) => setTargets((all) => new Map(all).set(i.id, v / 100))}
-                  className="w-14 border border-line bg-card px-1 text-right"
-                />
-                %
-              </div>
-            ))}
-            <div className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                aria-label="The words have a target"
-                checked={words !== undefined}
-                onChange={(e) => setWords(e.target.checked ? 0.5 : undefined)}
-                className="accent-ink"
-              />
-              <span className={`flex-1 ${words === undefined ? 'text-muted' : ''}`}>at least of the words</span>
-              <NumberField
-                label="Least of the words in percent"
-                value={(words ?? 0.5) * 100}
-                max={100}
-                step={5}
-                digits={0}
-                onSave={(v) => setWords(v / 100)}
-                className="w-14 border border-line bg-card px-1 text-right"
-              />
-              %
+            <ul className="grid min-h-0 flex-1 auto-rows-min grid-cols-3 gap-3 overflow-auto">
+              {solve.path.map((trial, k) => (
+                <li key={k} className={k === best && !running ? 'outline-3 outline-offset-2 outline-white' : ''}>
+                  <Trial trial={trial} number={k + 1} lookup={lookup} influences={influences} />
+                </li>
+              ))}
+            </ul>
+            <div className="flex gap-2 pt-3">
+              {running && <Button onClick={() => stop.mutate(solve.id)}>Stop</Button>}
+              {best !== undefined && best >= 0 && !running && (
+                <Button
+                  look="main"
+                  onClick={() => {
+                    onAdopt(new Map(solve.path[best].weights.map((w) => [w.influence, w.weight])));
+                    onClose();
+                  }}
+                >
+                  {solve.status === 'met' ? 'Adopt these weights' : 'Adopt the nearest'}
+                </Button>
+              )}
             </div>
-            <div className="mt-auto flex flex-col gap-2 pt-3">
-              <Button look="main" disabled={!asked.size || running || begin.isPending} onClick={() => begin.mutate()}>
-                Search
-              </Button>
-              <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
-                Close
-              </Dialog.Close>
-            </div>
-          </div>
-          <div className="flex min-h-[26rem] min-w-0 flex-col bg-booth p-4 text-white">
-            {solve ? (
-              <>
-                <p role="status" data-testid="solve-state" data-status={solve.status} className="pb-2">
-                  {sentence(solve)}
-                </p>
-                <ul className="grid min-h-0 flex-1 auto-rows-min grid-cols-3 gap-3 overflow-auto">
-                  {solve.path.map((trial, k) => (
-                    <li key={k} className={k === best && !running ? 'outline-3 outline-offset-2 outline-white' : ''}>
-                      <Trial trial={trial} number={k + 1} lookup={lookup} influences={influences} />
-                    </li>
-                  ))}
-                </ul>
-                <div className="flex gap-2 pt-3">
-                  {running && <Button onClick={() => stop.mutate(solve.id)}>Stop</Button>}
-                  {best !== undefined && best >= 0 && !running && (
-                    <Button
-                      look="main"
-                      onClick={() => {
-                        onAdopt(new Map(solve.path[best].weights.map((w) => [w.influence, w.weight])));
-                        onClose();
-                      }}
-                    >
-                      {solve.status === 'met' ? 'Adopt these weights' : 'Adopt the nearest'}
-                    </Button>
-                  )}
-                </div>
-              </>
-            ) : (
-              <p className="m-auto max-w-sm text-center">
-                The drafts of the search appear here, each with its weights and what arrived.
-              </p>
-            )}
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          </>
+        ) : (
+          <p className="m-auto max-w-sm text-center">
+            The drafts of the search appear here, each with its weights and what arrived.
+          </p>
+        )}
+      </div>
+    </DialogFrame>
   );
 }
 

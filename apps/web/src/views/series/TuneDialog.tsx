@@ -6,6 +6,7 @@ import { api, ask, type Series, type Take } from '../../api/client';
 import { useProgress } from '../../api/events';
 import { useAdopt, type Strip } from '../../api/trials';
 import { Button } from '../../parts/Button';
+import { DialogFrame } from '../../parts/DialogFrame';
 import { useNotice } from '../../parts/notices';
 import { percent, type Lookup } from '../bench/influences';
 
@@ -59,49 +60,44 @@ export function TuneDialog({
       `${chosen ? lookup.name(chosen as never) : 'It'} weighs ${weight.toFixed(2)} in the whole series now`,
     ).then((done) => done && onClose());
   return (
-    <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
-        <Dialog.Content
-          aria-describedby={undefined}
-          className="fixed inset-6 z-50 flex flex-col overflow-hidden rounded-2xl bg-paper shadow-2xl"
+    <DialogFrame
+      className="fixed inset-6 z-50 flex flex-col overflow-hidden rounded-2xl bg-paper shadow-2xl"
+      onClose={onClose}
+    >
+      <div className="flex flex-wrap items-center gap-3 p-4">
+        <Dialog.Title className="font-title text-xl">Tune a weight over {shots.length} shots</Dialog.Title>
+        <select
+          aria-label="Whose weight"
+          value={influence}
+          onChange={(e) => setInfluence(e.target.value)}
+          className="rounded-lg border border-line bg-card px-2 py-1"
         >
-          <div className="flex flex-wrap items-center gap-3 p-4">
-            <Dialog.Title className="font-title text-xl">Tune a weight over {shots.length} shots</Dialog.Title>
-            <select
-              aria-label="Whose weight"
-              value={influence}
-              onChange={(e) => setInfluence(e.target.value)}
-              className="rounded-lg border border-line bg-card px-2 py-1"
-            >
-              {series.influences.map((i) => (
-                <option key={i.id} value={i.id}>
-                  {lookup.name(i as never)}
-                </option>
-              ))}
-            </select>
-            <Button
-              look="main"
-              disabled={make.isPending || !shots.length || shots.length > 6}
-              onClick={() => make.mutate()}
-            >
-              Draw {STEPS * shots.length} drafts
-            </Button>
-            {shots.length > 6 && <span className="text-sm text-muted">Choose at most six shots.</span>}
-            <Button className="ml-auto" onClick={onClose}>
-              Close
-            </Button>
-          </div>
-          {strip?.shots ? (
-            <Table strip={strip} influence={influence} onUse={use} />
-          ) : (
-            <p className="grid flex-1 place-content-center bg-booth text-white">
-              Each column will be these shots with one weight: judge it where it matters.
-            </p>
-          )}
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+          {series.influences.map((i) => (
+            <option key={i.id} value={i.id}>
+              {lookup.name(i as never)}
+            </option>
+          ))}
+        </select>
+        <Button
+          look="main"
+          disabled={make.isPending || !shots.length || shots.length > 6}
+          onClick={() => make.mutate()}
+        >
+          Draw {STEPS * shots.length} drafts
+        </Button>
+        {shots.length > 6 && <span className="text-sm text-muted">Choose at most six shots.</span>}
+        <Button className="ml-auto" onClick={onClose}>
+          Close
+        </Button>
+      </div>
+      {strip?.shots ? (
+        <Table strip={strip} influence={influence} onUse={use} />
+      ) : (
+        <p className="grid flex-1 place-content-center bg-booth text-white">
+          Each column will be these shots with one weight: judge it where it matters.
+        </p>
+      )}
+    </DialogFrame>
   );
 }
 
