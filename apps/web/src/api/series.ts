@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
-import { api, ask, type Mix, type Series, type SeriesSummary, type Shot, type ShotTake, type Take } from './client';
+import { api, ask, type Mix, type Series, type SeriesSummary, type Shot, type ShotTake } from './client';
 import { keys } from './keys';
-import { remember } from './undo';
+import { marked, type Marks } from './marked';
+import { remember, stepBack, type Undo } from './undo';
 
 export type NewShot = Schemas['NewShotDto'];
 export type ShotMend = Schemas['ShotMendDto'];
@@ -55,19 +56,25 @@ export function useSeriesActs(series: Series) {
     tell(e.message, { grave: true });
     void client.invalidateQueries({ queryKey: keys.oneSeries(id) });
   };
-  /** Does something that answers the whole series. */
+  /** Does something that answers the whole series; what can be undone can be done again. */
   const act = async (
-    call: Promise<Series>,
+    call: () => Promise<Series>,
     says?: string,
     undo?: () => Promise<Series>,
   ): Promise<Series | undefined> => {
     try {
-      const done = await call;
+      const done = await call();
       put(client, done);
       if (undo) {
-        const back = async () => put(client, await undo());
+        const back: Undo = async () => {
+          put(client, await undo());
+          return async () => {
+            put(client, await call());
+            return back;
+          };
+        };
         remember(back);
-        if (says) tell(says, { action: { label: 'Undo', run: () => void back().catch(grave) } });
+        if (says) tell(says, { action: { label: 'Undo', run: () => void stepBack().catch(grave) } });
       } else if (says) tell(says);
       return done;
     } catch (e) {
@@ -97,19 +104,25 @@ export function useSeriesActs(series: Series) {
         );
         return { ...s, shots: rest };
       });
-      return act(patch(shot.id, fields), says, () => patch(shot.id, was));
+      return act(
+        () => patch(shot.id, fields),
+        says,
+        () => patch(shot.id, was),
+      );
     },
     addShots: (shots: NewShot[], place?: number) =>
-      act(ask(api.POST('/api/v1/series/{id}/shots', { ...at(id), body: { shots, at: place } }))),
-    duplicate: (shot: Shot) => act(ask(api.POST('/api/v1/shots/{id}/duplicate', at(shot.id)))),
+      act(() => ask(api.POST('/api/v1/series/{id}/shots', { ...at(id), body: { shots, at: place } }))),
+    duplicate: (shot: Shot) => act(() => ask(api.POST('/api/v1/shots/{id}/duplicate', at(shot.id)))),
     removeShot: (shot: Shot) =>
-      act(ask(api.DELETE('/api/v1/shots/{id}', at(shot.id))), `“${shot.title}” was taken out`, () =>
-        ask(api.POST('/api/v1/shots/{id}/restore', at(shot.id))),
+      act(
+        () => ask(api.DELETE('/api/v1/shots/{id}', at(shot.id))),
+        `“${shot.title}” was taken out`,
+        () => ask(api.POST('/api/v1/shots/{id}/restore', at(shot.id))),
       ),
     rename: (name: string) =>
-      act(ask(api.PATCH('/api/v1/series/{id}', { ...at(id), body: { version: now().version, name } }))),
+      act(() => ask(api.PATCH('/api/v1/series/{id}', { ...at(id), body: { version: now().version, name } }))),
     pin: (mixVersion: number | null) =>
-      act(ask(api.PATCH('/api/v1/series/{id}', { ...at(id), body: { version: now().version, mixVersion } }))),
+      act(() => ask(api.PATCH('/api/v1/series/{id}', { ...at(id), body: { version: now().version, mixVersion } }))),
     render: (wish: Schemas['RenderSeriesDto']) =>
       ask(api.POST('/api/v1/series/{id}/render', { ...at(id), body: wish }))
         .then(({ queued }) => {
@@ -117,11 +130,11 @@ export function useSeriesActs(series: Series) {
           return client.invalidateQueries({ queryKey: keys.oneSeries(id) });
         })
         .catch(grave),
-    pause: () => act(ask(api.POST('/api/v1/series/{id}/pause', at(id)))),
-    goOn: () => act(ask(api.POST('/api/v1/series/{id}/go-on', at(id)))),
-    stop: () => act(ask(api.POST('/api/v1/series/{id}/stop', at(id)))),
+    pause: () => act(() => ask(api.POST('/api/v1/series/{id}/pause', at(id)))),
+    goOn: () => act(() => ask(api.POST('/api/v1/series/{id}/go-on', at(id)))),
+    stop: () => act(() => ask(api.POST('/api/v1/series/{id}/stop', at(id)))),
     tryMend: (shot: Shot, mend: ShotMend) =>
-      act(
+      act(() =>
         ask(
           api.POST('/api/v1/series/{id}/shots/{shotId}/tries', {
             params: { path: { id, shotId: shot.id } as never },
@@ -129,12 +142,15 @@ export function useSeriesActs(series: Series) {
           }),
         ),
       ),
-    trySwap: (swap: Schemas['SwapDto']) => act(ask(api.POST('/api/v1/series/{id}/swaps', { ...at(id), body: swap }))),
+    trySwap: (swap: Schemas['SwapDto']) =>
+      act(() => ask(api.POST('/api/v1/series/{id}/swaps', { ...at(id), body: swap }))),
     keepTry: (name: string, says: string) =>
-      act(ask(api.POST('/api/v1/series/{id}/tries/{batch}/keep', batch(name))), says, () =>
-        ask(api.POST('/api/v1/series/{id}/tries/{batch}/take-back', batch(name))),
+      act(
+        () => ask(api.POST('/api/v1/series/{id}/tries/{batch}/keep', batch(name))),
+        says,
+        () => ask(api.POST('/api/v1/series/{id}/tries/{batch}/take-back', batch(name))),
       ),
-    dropTry: (name: string) => act(ask(api.DELETE('/api/v1/series/{id}/tries/{batch}', batch(name)))),
+    dropTry: (name: string) => act(() => ask(api.DELETE('/api/v1/series/{id}/tries/{batch}', batch(name)))),
     toMix: (shot: Shot): Promise<Mix | undefined> =>
       ask(api.POST('/api/v1/shots/{id}/mix', at(shot.id)))
         .then((mix) => {
@@ -181,8 +197,6 @@ export function useSeriesOfMix() {
 /** What shots a text holds. */
 export const readShots = (text: string): Promise<NewShot[]> => ask(api.POST('/api/v1/shots/read', { body: { text } }));
 
-type Marks = Partial<Pick<Take, 'keeper' | 'rating' | 'rejected' | 'note'>>;
-
 /** Says something of a take of a shot: at once on the screen, rolled back when it is refused. */
 export function useMarkShotTake(seriesId: string) {
   const client = useQueryClient();
@@ -204,17 +218,4 @@ export function useMarkShotTake(seriesId: string) {
     },
     onSettled: () => void client.invalidateQueries({ queryKey: keys.oneSeries(seriesId) }),
   });
-}
-
-/** A shot after something was said of one of its takes: it has one keeper, and a keeper is not rejected. */
-export function marked(shot: Shot, take: ShotTake, marks: Marks): Shot {
-  if (!shot.takes.some((t) => t.id === take.id)) return shot;
-  const takes = shot.takes.map((t) => {
-    if (t.id !== take.id) return marks.keeper ? { ...t, keeper: false } : t;
-    const next = { ...t, ...marks };
-    if (marks.keeper) next.rejected = false;
-    if (marks.rejected) next.keeper = false;
-    return next;
-  });
-  return { ...shot, takes, leadId: marks.keeper ? take.id : shot.leadId };
 }
