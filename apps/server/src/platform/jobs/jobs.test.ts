@@ -160,3 +160,42 @@ test('what a dead process left running is done by the next one', async () => {
   await jobs.idle();
   expect(done).toEqual(['orphan 2']);
 });
+
+test('held jobs wait until they are released; what runs goes on, and others pass them', async () => {
+  const { open, opened } = gate();
+  const done: string[] = [];
+  jobs.register(
+    'work',
+    handler(async (job) => {
+      if (job.subject === 'running') await opened;
+      done.push(job.subject);
+    }),
+  );
+  for (const subject of ['running', 'held', 'other']) await enqueue(subject);
+  await jobs.start();
+  while ((await states()).running !== 'running') await new Promise((resolve) => setTimeout(resolve, 5));
+  await jobs.hold('work', ['running', 'held']);
+  open();
+  await jobs.idle();
+  expect(done).toEqual(['running', 'other']);
+  expect(await states()).toEqual({ running: 'done', held: 'held', other: 'done' });
+  // somebody who asks for it again does not double it
+  await enqueue('held');
+  expect(Object.keys(await states())).toHaveLength(3);
+  await jobs.release('work', ['held']);
+  await jobs.idle();
+  expect(done).toEqual(['running', 'other', 'held']);
+});
+
+test('a held job can be cancelled', async () => {
+  jobs.register(
+    'work',
+    handler(() => Promise.resolve()),
+  );
+  await enqueue('a');
+  await jobs.hold('work', ['a']);
+  expect(await jobs.cancelQueued('work', 'a')).toBe(true);
+  await jobs.start();
+  await jobs.idle();
+  expect(await states()).toEqual({ a: 'cancelled' });
+});
