@@ -1,4 +1,0 @@
-import 'reflect-metadata';
-import { benchDrags } from './drags';
-import { benchSolve } from './solve';
-(async () => { await benchDrags(); await benchSolve(); })();
