@@ -1767,6 +1767,11 @@ export interface components {
         };
         /** @enum {string} */
         Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
+        /**
+         * @description what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent
+         * @enum {string}
+         */
+        Medium: "gouache" | "ink wash" | "linocut" | "pastel" | "paper-cut" | "woodblock" | "embroidery" | "cyanotype" | "screen print" | "impasto" | "charcoal" | "pencil" | "stained glass";
         MixStartDto: {
             /** @enum {string} */
             of: "take" | "reference";
@@ -1781,6 +1786,8 @@ export interface components {
             balance: number;
             /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
             spread?: number;
+            /** @description what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent */
+            medium?: components["schemas"]["Medium"];
             start?: components["schemas"]["MixStartDto"];
             /** @description the only part of the start picture that changes */
             mask?: components["schemas"]["MixMaskDto"];

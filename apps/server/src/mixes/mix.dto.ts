@@ -1,12 +1,14 @@
 import { ApiProperty } from '@nestjs/swagger';
 import {
+  type Gives,
   GIVES,
   IDENTITY_PARTS,
+  type IdentityPart,
+  MEDIA,
+  type Medium,
+  type Reading,
   READINGS,
   TYPED_MAX_WEIGHT,
-  type Gives,
-  type IdentityPart,
-  type Reading,
 } from '@urbild/core';
 import { Type } from 'class-transformer';
 import {
@@ -68,6 +70,15 @@ export class MixSettingsDto {
   @Min(0)
   @Max(1)
   spread?: number;
+  @ApiProperty({
+    enum: MEDIA,
+    enumName: 'Medium',
+    required: false,
+    description: "what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent",
+  })
+  @IsOptional()
+  @IsIn(MEDIA)
+  medium?: Medium;
   @ApiProperty({ type: MixStartDto, required: false })
   @IsOptional()
   @ValidateNested()

@@ -86,6 +86,7 @@ export class GoOnService {
         seed: request.seed,
         balance: request.balance,
         spread: request.spread,
+        ...(request.medium ? { medium: request.medium } : {}),
       },
       influences: await this.mixes.present(influences),
     });

@@ -57,6 +57,13 @@ test('a take may have words and a seed of its own; a reference that is gone is l
   expect(request.influences.map((i) => i.id)).toEqual(['a']);
 });
 
+test('a medium is asked for only when the mix says one, also of its control', () => {
+  expect(requestFor(mix([]), references, { quality: 'draft' })).not.toHaveProperty('medium');
+  const request = requestFor(mix([influence()], { medium: 'linocut' }), references, { quality: 'draft' });
+  expect(request.medium).toBe('linocut');
+  expect(controlRequest(request).medium).toBe('linocut');
+});
+
 test("spread is the mix's own", () => {
   expect(requestFor(mix([], { spread: 0.3 }), references, { quality: 'draft' }).spread).toBe(0.3);
 });

@@ -59,6 +59,7 @@ export function requestFor(
     seed: choices.seed ?? mix.settings.seed,
     balance: mix.settings.balance,
     spread: mix.settings.spread ?? 1,
+    ...(mix.settings.medium ? { medium: mix.settings.medium } : {}),
     ...(names.length ? { names } : {}),
     ...startOf(mix.settings, choices.start),
     influences: mix.influences.flatMap((i: MixInfluence) => {

@@ -202,6 +202,7 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
       seed: request.seed,
       balance: request.balance,
       spread: request.spread,
+      medium: request.medium,
       ...(settings?.start ? { start: settings.start } : {}),
       ...(settings?.mask ? { mask: settings.mask } : {}),
     },

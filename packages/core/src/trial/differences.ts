@@ -23,6 +23,7 @@ export function differences<I extends TrialInfluence>(
   if (a.aspect !== b.aspect && a.aspect && b.aspect) out.push(`plate ${a.aspect} → ${b.aspect}`);
   if (a.balance !== b.balance) out.push(`balance ${number(a.balance)} → ${number(b.balance)}`);
   if ((a.spread ?? 1) !== (b.spread ?? 1)) out.push(`spread ${number(a.spread ?? 1)} → ${number(b.spread ?? 1)}`);
+  if (a.medium !== b.medium) out.push(`medium ${a.medium ?? 'as it comes'} → ${b.medium ?? 'as it comes'}`);
   out.push(...startDifferences(a, b));
   const left = new Map(after.influences.map((i) => [i.id, i]));
   for (const was of before.influences) {

@@ -27,6 +27,7 @@ export interface TrialState {
     readonly seed: number;
     readonly balance: number;
     readonly spread?: number;
+    readonly medium?: string;
     readonly start?: { readonly of: string; readonly id: string; readonly change: number };
     readonly mask?: { readonly content: string };
   };

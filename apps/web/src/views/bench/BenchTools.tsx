@@ -1,9 +1,8 @@
-import { Link, useNavigate } from 'react-router';
-import { useSeriesOfMix } from '../../api/series';
+import { Link } from 'react-router';
 import type { BenchDialog } from './BenchDialogs';
 
 const tool =
-  'rounded px-1.5 py-0.5 text-sm underline decoration-edge underline-offset-2 enabled:hover:decoration-ink disabled:opacity-50';
+  'rounded px-1.5 py-1 text-sm whitespace-nowrap underline decoration-edge underline-offset-2 enabled:hover:decoration-ink disabled:opacity-50';
 
 /** The instruments that lie beside the course. */
 export function BenchTools({
@@ -16,8 +15,6 @@ export function BenchTools({
   able: boolean;
   onOpen: (dialog: BenchDialog) => void;
 }) {
-  const go = useNavigate();
-  const make = useSeriesOfMix();
   return (
     <nav aria-label="Instruments" className="flex items-center gap-1 border-l border-line pl-2">
       <Link to={`/bench/${mixId}/strips`} className={tool}>
@@ -31,13 +28,6 @@ export function BenchTools({
       </button>
       <button type="button" className={tool} onClick={() => onOpen('versions')}>
         Versions
-      </button>
-      <button
-        type="button"
-        className={tool}
-        onClick={() => make.mutate(mixId, { onSuccess: (series) => void go(`/series/${series.id}`) })}
-      >
-        Series of it
       </button>
     </nav>
   );

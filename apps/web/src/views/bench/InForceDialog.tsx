@@ -33,6 +33,7 @@ export function InForceDialog({ mixId, mix, lookup, onClose }: Props) {
               `seed ${settings.seed}`,
               `balance ${settings.balance}`,
               `spread ${settings.spread ?? 1}`,
+              settings.medium ? `drawn as ${settings.medium}` : 'drawn as the words or the looks ask',
               `engine ${force.engine}`,
               force.usually && `usually ${(force.usually / 1000).toFixed(1)} s`,
               force.ahead ? `${force.ahead} in line before it` : 'nothing in line before it',

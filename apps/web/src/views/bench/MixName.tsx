@@ -1,4 +1,6 @@
+import { useNavigate } from 'react-router';
 import type { Mix } from '../../api/client';
+import { useSeriesOfMix } from '../../api/series';
 import { Button } from '../../parts/Button';
 
 interface MixNameProps {
@@ -12,6 +14,8 @@ interface MixNameProps {
 
 /** The name of the mix, the way to the others, and a new one. */
 export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
+  const go = useNavigate();
+  const make = useSeriesOfMix();
   return (
     <div className="flex flex-col gap-1">
       <input
@@ -35,8 +39,15 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
             </option>
           ))}
         </select>
-        <Button look="plain" onClick={onNew} className="shrink-0">
+        <Button look="plain" onClick={onNew} className="shrink-0 py-0.5">
           New mix
+        </Button>
+        <Button
+          look="plain"
+          className="shrink-0 py-0.5"
+          onClick={() => make.mutate(mixId, { onSuccess: (series) => void go(`/series/${series.id}`) })}
+        >
+          Series of it
         </Button>
       </div>
     </div>

@@ -1,3 +1,4 @@
+import { MEDIA } from '@urbild/core';
 import { Dices } from 'lucide-react';
 import type { MixSettings, Take } from '../../api/client';
 import { Tip } from '../../parts/Tip';
@@ -91,6 +92,25 @@ export function Settings({
             className="w-6 shrink-0 text-right"
           />
         </div>
+        <label className={`${cell} col-span-2`}>
+          <Tip text="What the stage is drawn in, before looks are laid over it">
+            <span className="text-muted">Medium</span>
+          </Tip>
+          <select
+            aria-label="Medium of the stage"
+            className="min-w-0 flex-1 bg-transparent text-right"
+            value={settings.medium ?? ''}
+            onChange={(e) => {
+              const { medium: _, ...rest } = settings;
+              onChange(e.target.value ? { ...rest, medium: e.target.value as MixSettings['medium'] } : rest);
+            }}
+          >
+            <option value="">as words and looks ask</option>
+            {MEDIA.map((m) => (
+              <option key={m}>{m}</option>
+            ))}
+          </select>
+        </label>
         <StartSettings settings={settings} take={take} onChange={onChange} onMask={onMask} />
         <label className={`${cell} col-span-2`}>
           <span className="shrink-0 text-muted">Without</span>

@@ -17,6 +17,7 @@ export function MadeOf({ take, lookup }: { take: Take; lookup: Lookup }) {
         {[
           `balance ${settings.balance}`,
           `spread ${settings.spread ?? 1}`,
+          ...(settings.medium ? [`drawn as ${settings.medium}`] : []),
           take.avoid && `without ${take.avoid}`,
           settings.start && `started from a ${settings.start.of}, changed ${percent(settings.start.change)}`,
           settings.mask && 'under a mask',
