@@ -46,7 +46,7 @@ export class SeriesService {
     const series = await this.find(id);
     const shots = await this.shotsOf(id);
     const plan = await this.plans.planOf(series, shots);
-    const takes = await this.takesOf(shots);
+    const takes = await this.takesOf(shots, true);
     const controls = await this.controlsOf(takes);
     return {
       id: series.id,
@@ -91,12 +91,20 @@ export class SeriesService {
     };
   }
 
-  /** All takes of some shots, newest first, tries included. What only the take page shows of them is not read. */
-  async takesOf(shots: readonly Shot[]): Promise<Take[]> {
-    return (await this.em.find(
+  /**
+   * All takes of some shots, newest first, tries included. What only the take page shows of them is not read. Those that are only
+   * looked at are not kept for changes, which takes half of the time.
+   */
+  async takesOf(shots: readonly Shot[], onlyLooked = false): Promise<Take[]> {
+    const em = onlyLooked ? this.em.fork() : this.em;
+    return (await em.find(
       TakeEntity,
       { shotId: { $in: shots.map((s) => s.id) }, deletedAt: null, isControl: false },
-      { orderBy: { createdAt: 'desc', id: 'asc' }, exclude: ['shares', 'understood', 'unheard'] as never[] },
+      {
+        orderBy: { createdAt: 'desc', id: 'asc' },
+        exclude: ['shares', 'understood', 'unheard'] as never[],
+        disableIdentityMap: onlyLooked,
+      },
     )) as Take[];
   }
 
