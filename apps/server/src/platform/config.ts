@@ -83,7 +83,10 @@ export function readConfig(args: readonly string[], root: string): Config | 'hel
     dataDir,
     demo: !values.empty && !values['no-demo'],
     webDir: path.join(root, 'apps/web/dist'),
-    renderThreads: Math.max(1, Math.min(4, os.availableParallelism() - 1)),
+    renderThreads: renderThreadsFor(os.availableParallelism()),
     quiet: false,
   };
 }
+
+/** Two cores render two pictures side by side; of more, one is left to everything else. */
+const renderThreadsFor = (cores: number): number => (cores <= 2 ? cores : Math.min(4, cores - 1));

@@ -102,7 +102,12 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
         controlFigures: control?.measurements?.figures,
         references: await this.measured(em, target),
       },
-      (p) => void this.tell(watched, p, from + (to - from) * p.fraction),
+      (p) => {
+        if (p.finished && target.id === watched)
+          // should that fail, the picture comes with the result
+          void this.pictured(em, target.id, p.finished).catch(() => undefined);
+        void this.tell(watched, p, from + (to - from) * p.fraction);
+      },
     );
     this.running.set(watched, running);
     if (this.stopped.has(watched)) running.stop();
@@ -133,6 +138,13 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       finishedAt: new Date(),
     } satisfies Partial<Take>);
     await em.flush();
+  }
+
+  /** The picture of a take is finished: it is shown at once, while it is still being measured. */
+  private async pictured(em: EntityManager, id: string, picture: Uint8Array): Promise<void> {
+    const pictureHash = await this.blobs.put(picture);
+    await em.fork().nativeUpdate(TakeEntity, { id, status: 'rendering' }, { pictureHash });
+    this.events.publish({ type: 'take', id, status: 'pictured' });
   }
 
   private async measured(em: EntityManager, take: Take): Promise<MeasuredReference[]> {

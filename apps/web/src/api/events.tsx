@@ -77,6 +77,7 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       on('solve', () => refresh('solves'));
       on('sequence', () => refresh('sequences'));
       on<{ id: string; status: string }>('take', ({ id, status }) => {
+        if (status === 'pictured') return void arrive(id).catch(() => undefined);
         if (status !== 'rendering') forget(id);
         if (status === 'done') void arrive(id).catch(() => later('takes', 20));
         // everything else that tells of takes can wait a moment

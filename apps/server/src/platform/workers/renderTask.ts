@@ -90,9 +90,9 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
         report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba }),
       signal,
     );
-    // the picture is there; what is measured of it comes later
-    report({ fraction: 0.97, step: 'being measured', ...shown(result) });
     const picture = await encodePng(result);
+    // the picture is there; what is measured of it comes later
+    report({ fraction: 0.97, step: 'being measured', ...shown(result), finished: picture });
     const descriptors = describe(await measurable(picture));
     return {
       picture,

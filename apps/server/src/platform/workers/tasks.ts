@@ -167,6 +167,8 @@ export interface WorkerProgress {
   readonly width: number;
   readonly height: number;
   readonly rgba: Uint8ClampedArray;
+  /** The finished picture as PNG, before it is measured. */
+  readonly finished?: Uint8Array;
 }
 
 /** Errors cross the thread border as plain objects. */
