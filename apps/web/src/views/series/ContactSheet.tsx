@@ -57,7 +57,8 @@ export function ContactSheet({
   const cell = single
     ? Math.min(300, Math.max(LEAST, (width - GAP * (columns - 1)) / columns))
     : (width - GAP * (columns - 1)) / columns;
-  const rowHeight = CHART.sheet + cell / 1.5 + 64;
+  // the chart, the picture, its title and two lines of words, and the gaps between them
+  const rowHeight = CHART.sheet + cell / 1.5 + 98;
   const scroller = useVirtualizer({
     count: rows.length,
     getScrollElement: () => box.current,
