@@ -1,6 +1,7 @@
 /** Pure computation of Urbild: no interface, no server, no files, no canvas. */
 export { compileKernel, growTo, type KernelMemory } from './maths/wasm';
 export * from './maths/scalar';
+export * from './maths/select';
 export * from './maths/random';
 export * from './maths/noise';
 export * from './colour/oklab';

@@ -37,7 +37,7 @@ export interface RenderProgress {
   /** 0..1 */
   readonly fraction: number;
   readonly step: string;
-  /** The picture so far, at most 192 px on its longer side. */
+  /** The picture so far, at most 192 px on its longer side; made when it is asked for, which is while it is told of. */
   readonly preview: Raster;
 }
 
@@ -91,7 +91,7 @@ const PREVIEW_SIDE = 192;
 /** The engine that ships with Urbild: painter, then synthesis. Runs anywhere, offline. */
 export class BuiltInEngine implements Engine {
   capabilities(): Capabilities {
-    return { name: 'urbild', version: '0.3.1', gives: GIVES, maxSide: 2048 };
+    return { name: 'urbild', version: '0.4.0', gives: GIVES, maxSide: 2048 };
   }
 
   async render(
@@ -127,9 +127,14 @@ export class BuiltInEngine implements Engine {
       checkpoint,
       lap,
       onStep: (step: string, fraction: number, picture: Picture) => {
-        const small = resampleToLongSide(picture, Math.min(PREVIEW_SIDE, Math.max(picture.width, picture.height)));
-        const preview = { width: small.width, height: small.height, rgba: pictureToRgba(small) };
-        onProgress({ step, fraction: (nth + fraction) / passes, preview });
+        onProgress({
+          step,
+          fraction: (nth + fraction) / passes,
+          get preview() {
+            const small = resampleToLongSide(picture, Math.min(PREVIEW_SIDE, Math.max(picture.width, picture.height)));
+            return { width: small.width, height: small.height, rgba: pictureToRgba(small) };
+          },
+        });
         lap(step.replace(/ of .*/, ''));
       },
     });

@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, OnModuleInit } from '@nestjs/common';
 import sharp from 'sharp';
+import { blobUrl } from '../library/reference.dto';
 import { SourcesService } from '../mixes/sources.service';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { CONFIG, type Config } from '../platform/config';
@@ -144,7 +145,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
   private async pictured(em: EntityManager, id: string, picture: Uint8Array): Promise<void> {
     const pictureHash = await this.blobs.put(picture);
     await em.fork().nativeUpdate(TakeEntity, { id, status: 'rendering' }, { pictureHash });
-    this.events.publish({ type: 'take', id, status: 'pictured' });
+    this.events.publish({ type: 'take', id, status: 'pictured', pictureUrl: blobUrl(pictureHash) });
   }
 
   private async measured(em: EntityManager, take: Take): Promise<MeasuredReference[]> {

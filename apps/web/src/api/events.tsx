@@ -49,6 +49,11 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       const take = await ask(api.GET('/api/v1/takes/{id}', { params: { path: { id } } }));
       client.setQueryData<Take[]>(keys.takes(take.mixId ?? ''), (all) => all?.map((t) => (t.id === id ? take : t)));
     };
+    /** The picture of a take is finished: it is shown at once, what is measured of it comes with the take. */
+    const finish = (id: string, pictureUrl: string | undefined) =>
+      client.setQueriesData<Take[]>({ queryKey: ['takes'], predicate: (q) => Array.isArray(q.state.data) }, (all) =>
+        all?.some((t) => t.id === id) ? all.map((t) => (t.id === id ? { ...t, pictureUrl } : t)) : all,
+      );
     const open = () => {
       if (source) return;
       const stream = new EventSource('/api/v1/events');
@@ -71,17 +76,18 @@ export function EventsProvider({ children }: { children: ReactNode }) {
         later('search');
       });
       on('shelf', () => refresh('shelf'));
-      on('mix', () => refresh('mixes'));
+      on('mix', () => later('mixes', 400));
       on('series', () => refresh('series'));
       on('strip', () => refresh('strips'));
       on('solve', () => refresh('solves'));
       on('sequence', () => refresh('sequences'));
-      on<{ id: string; status: string }>('take', ({ id, status }) => {
-        if (status === 'pictured') return void arrive(id).catch(() => undefined);
+      on<{ id: string; status: string; pictureUrl?: string }>('take', ({ id, status, pictureUrl }) => {
+        if (status === 'pictured') return finish(id, pictureUrl);
         if (status !== 'rendering') forget(id);
         if (status === 'done') void arrive(id).catch(() => later('takes', 20));
-        // everything else that tells of takes can wait a moment
-        later('takes', status === 'done' ? 400 : 20);
+        // everything else that tells of takes can wait a moment: whoever asked for one shows it already
+        later('takes', status === 'failed' || status === 'cancelled' ? 20 : 400);
+        if (status === 'done') later('worked', 1500);
         if (status === 'done' || status === 'failed') {
           later('strips');
           later('sequences');

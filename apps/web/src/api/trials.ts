@@ -97,7 +97,10 @@ export function useChangeTake() {
         }),
       ),
     onMutate: ({ take, change }) => show({ ...take, ...change }),
-    onSuccess: show,
+    onSuccess: (take, { change }) => {
+      show(take);
+      if (change.keeper !== undefined) void client.invalidateQueries({ queryKey: ['worked'] });
+    },
     onError: (e, { take }) => {
       show(take);
       void client.invalidateQueries({ queryKey: ['takes'] });

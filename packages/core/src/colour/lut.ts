@@ -61,6 +61,10 @@ function spread(shift: readonly Float32Array[], weight: Float32Array): void {
   }
 }
 
+/** The table between two: `amount` 0 is `a`, 1 is `b`. */
+export const blendColourTables = (a: ColourTable, b: ColourTable, amount: number): ColourTable =>
+  [0, 1, 2].map((c) => a[c].map((v, i) => v + amount * (b[c][i] - v))) as unknown as ColourTable;
+
 /** Applies a table to every pixel, trilinearly; `amount` 0..1. */
 export function applyColourTable(picture: Picture, table: ColourTable, amount = 1): Picture {
   const out = clonePicture(picture);

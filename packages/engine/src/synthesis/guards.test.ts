@@ -2,7 +2,8 @@ import { createPicture, Random, splitBands, type Picture } from '@urbild/core';
 import { REGION } from '../painter/stage/region';
 import { calmSkin, holdFigures, holdMask, keepHues } from './figureGuard';
 import { prepareReference, referenceLevel } from './reference';
-import { recolourStage, toCommonPalette } from './palette';
+import { toCommonPalette } from './commonPalette';
+import { recolourStage } from './palette';
 import { matchTextureEnergy } from './textureEnergy';
 import { planValues } from './valuePlan';
 
@@ -171,12 +172,12 @@ describe('palettes', () => {
   const meanA = (p: Picture) => p.planes[1].reduce((s, v) => s + v, 0) / AREA;
 
   test('the stage moves as far as the shares sum to, and no further than the reference', () => {
-    const at = (share: number) => meanA(recolourStage(stage, [{ reference: warm, share }]));
+    const at = (share: number) => meanA(recolourStage(stage, 'a stage', [{ reference: warm, share }]));
     const target = meanA(warm.picture);
     const way = [0, 0.25, 0.5, 1].map(at).map((v) => Math.abs(v - target));
     for (let k = 1; k < way.length; k++) expect(way[k]).toBeLessThan(way[k - 1]);
     expect(way[3]).toBeLessThan(0.02);
-    expect(recolourStage(stage, [{ reference: warm, share: 0 }])).toBe(stage);
+    expect(recolourStage(stage, 'a stage', [{ reference: warm, share: 0 }])).toBe(stage);
   });
 
   test('a reference comes into the palette that the picture has', () => {

@@ -1,6 +1,6 @@
 import { clonePicture, Random, resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
 import { threadKernel, type PatchKernel } from './kernel';
-import type { RecolouredReference } from './palette';
+import type { RecolouredReference } from './commonPalette';
 import { PatchLevel } from './patchLevel';
 import type { SynthesisPlan } from './plan';
 import { referenceLevel, type PreparedReference } from './reference';

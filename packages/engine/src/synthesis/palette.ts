@@ -1,10 +1,8 @@
 import {
-  applyColourTable,
   applyGuided,
   blurPlane,
   clonePicture,
   fitGuided,
-  learnColourTable,
   levelOf,
   resamplePlane,
   resampleToLongSide,
@@ -32,6 +30,21 @@ export const amountOf = (palette: readonly PaletteShare[]): number =>
 /** The size that colours are moved at: a draft is content with less. */
 const smallSide = ({ width, height }: Picture): number => (Math.max(width, height) <= 256 ? 72 : 96);
 
+/** Names the parts of references in a palette, whatever they sum to. */
+export const mixName = (palette: readonly PaletteShare[]): string => {
+  const total = palette.reduce((s, p) => s + p.share, 0) || 1;
+  return palette.map((p) => `${p.reference.key}:${(p.share / total).toFixed(6)}`).join('|');
+};
+
+const clouds = new LeastRecentlyUsed<Picture>(8);
+
+/** The colours of a stage as a target: kept by the name of the stage, with all that is measured of them. */
+export const cloudOf = (stage: Picture, stageKey: string): Picture =>
+  clouds.get(stageKey, () => resampleToLongSide(stage, 96));
+
+/** What small pictures become: their colours do not wait for a weight that moves, which goes from one end to the other. */
+const moves = new LeastRecentlyUsed<{ readonly small: Picture; readonly moved: Picture }>(24);
+
 /** Weight of the height in the picture: skies take their colours from skies. */
 const HEIGHT_WEIGHT = 0.25;
 
@@ -42,19 +55,19 @@ const HEIGHT_WEIGHT = 0.25;
  */
 export function recolourStage(
   stage: Picture,
+  stageKey: string,
   palette: readonly PaletteShare[],
   figures?: Float32Array,
   checkpoint = () => {},
 ): Picture {
   const amount = amountOf(palette);
   if (amount <= 0) return stage;
-  const small = resampleToLongSide(stage, smallSide(stage));
-  const targets = palette.map((p) => levelOf(p.reference.areas, 96));
-  const moved = transportColours(
-    small,
-    targets,
+  const { small, moved } = movedTo(
+    stage,
+    stageKey,
+    mixName(palette),
+    () => palette.map((p) => levelOf(p.reference.areas, 96)),
     palette.map((p) => p.share),
-    { heightWeight: HEIGHT_WEIGHT },
   );
   checkpoint();
   const full = applyGuided(fitGuided(small, moved, 5, 2e-4), stage);
@@ -76,7 +89,9 @@ export function recolourStage(
  */
 export function recolourDrawn(
   drawn: Picture,
+  drawnKey: string,
   stage: Picture,
+  stageKey: string,
   palette: readonly PaletteShare[],
   own: ReadonlySet<PreparedReference>,
   figures?: Float32Array,
@@ -84,19 +99,48 @@ export function recolourDrawn(
 ): Picture {
   const amount = amountOf(palette);
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
-  const kept = palette.reduce((s, p) => s + (own.has(p.reference) ? (p.share / total) * amount : 0), 0);
-  if (kept > 0.999) return clonePicture(drawn);
-  const small = resampleToLongSide(drawn, smallSide(drawn));
+  const kept = palette.reduce((s, p) => s + (own.has(p.reference) ? p.share / total : 0), 0);
+  if (kept * amount > 0.999) return clonePicture(drawn);
   const others = palette.filter((p) => !own.has(p.reference));
-  const clouds = [...others.map((p) => levelOf(p.reference.areas, 96)), small, resampleToLongSide(stage, 96)];
-  const shares = [...others.map((p) => (p.share / total) * amount), kept, 1 - amount];
-  const moved = transportColours(small, clouds, shares, { heightWeight: HEIGHT_WEIGHT });
+  const { small, moved: whole } = movedTo(
+    drawn,
+    drawnKey,
+    `${mixName(palette)}/${kept.toFixed(6)}`,
+    (small) => [...others.map((p) => levelOf(p.reference.areas, 96)), small],
+    [...others.map((p) => p.share / total), kept],
+  );
   checkpoint();
-  const out = applyGuided(fitGuided(small, moved, 5, 2e-4), drawn);
+  const none = amount > 0.999 ? whole : movedTo(drawn, drawnKey, stageKey, () => [cloudOf(stage, stageKey)], [1]).moved;
+  checkpoint();
+  const out = applyGuided(fitGuided(small, between(none, whole, amount), 5, 2e-4), drawn);
   checkpoint();
   if (figures) keepHues(stage, out, figures, palette);
   checkpoint();
   if (others.length) guardContrast(drawn, out, others, amount);
+  return out;
+}
+
+/** A picture made small, and that with the colours of targets; kept by the names of both. */
+function movedTo(
+  picture: Picture,
+  key: string,
+  towards: string,
+  targets: (small: Picture) => readonly Picture[],
+  weights: readonly number[],
+): { readonly small: Picture; readonly moved: Picture } {
+  return moves.get(`${key}>${towards}`, () => {
+    const small = resampleToLongSide(picture, smallSide(picture));
+    return { small, moved: transportColours(small, targets(small), weights, { heightWeight: HEIGHT_WEIGHT }) };
+  });
+}
+
+function between(a: Picture, b: Picture, amount: number): Picture {
+  if (a === b) return a;
+  const out = clonePicture(a);
+  out.planes.forEach((plane, c) => {
+    const to = b.planes[c];
+    for (let i = 0; i < plane.length; i++) plane[i] += amount * (to[i] - plane[i]);
+  });
   return out;
 }
 
@@ -151,39 +195,3 @@ export const tonesOf = (palette: readonly PaletteShare[]): Extremes =>
       dark: b.dark[0] < a.dark[0] ? b.dark : a.dark,
       light: b.light[0] > a.light[0] ? b.light : a.light,
     }));
-
-/** A reference recoloured to the palette that the picture has, and what is needed of it. */
-export type RecolouredReference = Pick<PreparedReference, 'picture' | 'areas'>;
-
-const recoloured = new LeastRecentlyUsed<RecolouredReference>(16);
-
-/**
- * Brings `reference` into the common palette of several references and of the stage, so that patches of all of them fit
- * beside each other. Kept by content, shares and size.
- */
-export function toCommonPalette(
-  reference: PreparedReference,
-  palette: readonly PaletteShare[],
-  stage: Picture,
-  stageKey: string,
-): RecolouredReference {
-  const amount = amountOf(palette);
-  const total = palette.reduce((s, p) => s + p.share, 0) || 1;
-  const shares = palette.map((p) => (p.share / total) * amount);
-  const key = [
-    reference.key,
-    ...palette.map((p, i) => `${p.reference.key}:${shares[i].toFixed(6)}`),
-    amount < 0.999 ? stageKey : '',
-  ].join('|');
-  return recoloured.get(key, () => {
-    const small = levelOf(reference.picture, 96);
-    const clouds = [...palette.map((p) => levelOf(p.reference.picture, 96)), resampleToLongSide(stage, 96)];
-    const moved = transportColours(small, clouds, [...shares, 1 - amount], { dither: 0, seed: 5 });
-    const table = learnColourTable(small, moved);
-    const picture = applyColourTable(reference.picture, table);
-    return {
-      picture,
-      areas: reference.areas === reference.picture ? picture : applyColourTable(reference.areas, table),
-    };
-  });
-}

@@ -10,19 +10,11 @@ import {
   type Picture,
 } from '@urbild/core';
 import { contourLines, detailMask } from './detail';
+import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, holdFigures, holdMask } from './figureGuard';
 import type { PatchKernel } from './kernel';
 import { matchLevels, type Source } from './matchLevels';
-import {
-  amountOf,
-  insistOnPalette,
-  recolourDrawn,
-  recolourStage,
-  tonesOf,
-  toCommonPalette,
-  type PaletteShare,
-  type RecolouredReference,
-} from './palette';
+import { amountOf, insistOnPalette, recolourDrawn, recolourStage, tonesOf, type PaletteShare } from './palette';
 import type { SynthesisPlan } from './plan';
 import { planValues } from './valuePlan';
 import { matchTextureEnergy } from './textureEnergy';
@@ -144,12 +136,12 @@ export function synthesise(input: SynthesisInput): Picture {
 
 /** The stage as it was painted first, in the palette that the picture is to have. */
 function recoloured(
-  { stage, labels, checkpoint }: SynthesisInput,
+  { stage, stageKey, labels, checkpoint }: SynthesisInput,
   palette: readonly PaletteShare[],
   figures?: Float32Array,
 ): Picture {
   if (!palette.length) return clonePicture(stage);
-  const guide = recolourStage(stage, palette, figures, checkpoint);
+  const guide = recolourStage(stage, stageKey, palette, figures, checkpoint);
   checkpoint();
   if (labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
   return guide;
@@ -160,7 +152,7 @@ function recoloured(
  * are the looks' own, their part of the palette is there already.
  */
 function stageInMedium(
-  { stage, labels, plan, checkpoint }: SynthesisInput,
+  { stage, stageKey, labels, plan, checkpoint }: SynthesisInput,
   draw: (medium: StageMedium) => Picture,
   palette: readonly PaletteShare[],
   strokes: readonly Source[],
@@ -172,7 +164,16 @@ function stageInMedium(
   const drawn = draw(medium);
   checkpoint();
   const own = new Set(medium.inked ? strokes.map((s) => s.reference) : []);
-  const guide = recolourDrawn(drawn, stage, palette, own, medium.inked ? undefined : figures, checkpoint);
+  const guide = recolourDrawn(
+    drawn,
+    `${stageKey}/${JSON.stringify(medium)}`,
+    stage,
+    stageKey,
+    palette,
+    own,
+    medium.inked ? undefined : figures,
+    checkpoint,
+  );
   checkpoint();
   if (palette.length && !medium.inked && labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
   return { stage: drawn, guide, inked: medium.inked };

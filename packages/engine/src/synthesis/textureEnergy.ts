@@ -1,4 +1,4 @@
-import { joinBands, resample, splitBands, type LevelSize, type Picture } from '@urbild/core';
+import { joinBands, nthSmallest, resample, splitBands, type LevelSize, type Picture } from '@urbild/core';
 
 /** A reference whose texture is taken as the measure, and its part (parts sum to 1). */
 export interface TextureSource {
@@ -14,8 +14,7 @@ function medianSize(plane: Float32Array): number {
   const step = Math.max(1, Math.floor(plane.length / 6000));
   const sizes = new Float32Array(Math.ceil(plane.length / step));
   for (let i = 0, k = 0; i < plane.length; i += step) sizes[k++] = Math.abs(plane[i]);
-  sizes.sort();
-  return sizes[sizes.length >> 1];
+  return nthSmallest(sizes, sizes.length >> 1);
 }
 
 const measured = new WeakMap<Picture, Map<string, readonly (readonly number[])[]>>();

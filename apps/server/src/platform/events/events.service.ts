@@ -11,7 +11,13 @@ export type StudioEvent =
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
   | { readonly type: 'strip' | 'solve' | 'sequence'; readonly id: string }
-  | { readonly type: 'take'; readonly id: string; readonly status: string }
+  | {
+      readonly type: 'take';
+      readonly id: string;
+      readonly status: string;
+      /** Where the picture is, told with the status `pictured`: it is finished, but not measured yet. */
+      readonly pictureUrl?: string;
+    }
   | {
       readonly type: 'progress';
       readonly id: string;

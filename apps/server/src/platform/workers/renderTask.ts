@@ -30,6 +30,8 @@ import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgre
 const ENGINE_SIDE = 1536;
 const KEPT_PICTURES = 16;
 const SHOWN_SIDE = 384;
+/** Milliseconds between two pictures of one render's progress: showing more of them takes time from the render itself. */
+const BETWEEN_PREVIEWS = 110;
 const engine = new BuiltInEngine();
 const pictures = new Map<string, Promise<Picture>>();
 
@@ -81,13 +83,19 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
       return Atomics.load(flag, 0) !== 0;
     },
   };
+  let told = -Infinity;
   const report = (p: WorkerProgress) => task.progress.postMessage(p);
   try {
     const result = await engine.render(
       task.request,
       (hash) => pictureOf(task.blobDir, hash),
-      ({ fraction, step, preview }) =>
-        report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba }),
+      (progress) => {
+        const now = performance.now();
+        if (now - told < BETWEEN_PREVIEWS) return;
+        told = now;
+        const { fraction, step, preview } = progress;
+        report({ fraction, step, width: preview.width, height: preview.height, rgba: preview.rgba });
+      },
       signal,
     );
     const picture = await encodePng(result);

@@ -10,7 +10,7 @@ export type Edited = Pick<Mix, 'name' | 'prompt' | 'avoid' | 'settings' | 'influ
 export type Change = (mix: Edited) => Edited;
 
 /** Milliseconds until a change is saved: at once after a drag, when the hand rests in one, when the typing rests. */
-const AUTOSAVE = { done: 20, live: 160, typed: 350 };
+const AUTOSAVE = { done: 4, live: 160, typed: 350 };
 const UNDO_STEPS = 200;
 
 const editedOf = ({ name, prompt, avoid, settings, influences }: Mix): Edited => ({
