@@ -264,7 +264,7 @@ async function swaps(): Promise<void> {
     const mean = (n: 0 | 1) => (100 * arrivals.reduce((s, a) => s + a[n], 0)) / arrivals.length;
     console.log(
       `  ${LOOKS[k][1]} -> ${LOOKS[(k + 1) % LOOKS.length][1]}`.padEnd(39) +
-        `layout ${Math.min(...likeness).toFixed(2)}..${Math.max(...likeness).toFixed(2)}  (wanted: .90)  arrival ${mean(0).toFixed(0)} % -> ${mean(1).toFixed(0)} %  (wanted: at most 10 points less)`,
+        `layout ${Math.min(...likeness).toFixed(2)}..${Math.max(...likeness).toFixed(2)}  (wanted: .90)  arrival ${mean(0).toFixed(1)} % -> ${mean(1).toFixed(1)} %  (wanted: at most 10 points less)`,
     );
   }
 }

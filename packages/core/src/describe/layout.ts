@@ -55,9 +55,16 @@ function edgeAgreement(a: Float32Array, b: Float32Array): number {
   return na && nb ? sum / Math.sqrt(na * nb) : 0;
 }
 
-/** Distance of two layouts: 0 for equal ones, about 100 for unrelated ones. */
-export const layoutDistance = (a: Float32Array, b: Float32Array): number =>
-  50 * (1 - structure(a, b)) + 50 * (1 - edgeAgreement(a, b));
+/** Marks of a surface reach as far as this, in px of the square; what is larger is arrangement. */
+const MARKS = 1.75;
+
+const arrangement = (p: Float32Array): Float32Array => blurPlane(p, LAYOUT_SIDE, LAYOUT_SIDE, MARKS);
+
+/** Distance of two layouts, seen without the marks of their surfaces: 0 for equal ones, about 100 for unrelated ones. */
+export function layoutDistance(a: Float32Array, b: Float32Array): number {
+  const [p, q] = [arrangement(a), arrangement(b)];
+  return 50 * (1 - structure(p, q)) + 50 * (1 - edgeAgreement(p, q));
+}
 
 /** Likeness of two layouts: 1 for equal ones, about 0 for unrelated ones. */
 export const layoutLikeness = (a: Float32Array, b: Float32Array): number => 1 - layoutDistance(a, b) / 100;

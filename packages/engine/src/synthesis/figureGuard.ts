@@ -104,3 +104,70 @@ export function holdFigures(picture: Picture, guide: Picture, mask: Float32Array
   }
   return out;
 }
+
+/** Regions that are of one colour: skin, hair, fur. Garments may be striped. */
+const EVEN: readonly number[] = [REGION.skin, REGION.hair, REGION.animal];
+/** How far, in OKLab with the chroma gain, one place of such a region may be moved otherwise than the whole of it. */
+const UNEVEN = 0.05;
+
+/**
+ * A palette has to put its accents somewhere, but not as a patch on hair or a cheek: where the hue of a place was moved far
+ * otherwise than that of its whole region, the excess is taken back. Changes `moved`.
+ */
+export function evenHues(stage: Picture, moved: Picture, labels: Uint8Array): void {
+  for (const region of EVEN) {
+    const sum = [0, 0];
+    let count = 0;
+    for (let i = 0; i < labels.length; i++)
+      if (labels[i] === region) {
+        count++;
+        for (let c = 0; c < 2; c++) sum[c] += moved.planes[c + 1][i] - stage.planes[c + 1][i];
+      }
+    if (!count) continue;
+    const [meanA, meanB] = [sum[0] / count, sum[1] / count];
+    for (let i = 0; i < labels.length; i++) {
+      if (labels[i] !== region) continue;
+      const a = moved.planes[1][i] - stage.planes[1][i] - meanA;
+      const b = moved.planes[2][i] - stage.planes[2][i] - meanB;
+      const far = Math.sqrt(a * a + b * b);
+      if (far <= UNEVEN) continue;
+      const k = 1 - UNEVEN / far;
+      moved.planes[1][i] -= k * a;
+      moved.planes[2][i] -= k * b;
+    }
+  }
+}
+
+/** Broad chroma, OKLab with the chroma gain, by which matched marks may miss what they were to show. */
+const STRAY = 0.03;
+
+/**
+ * A small accent of a reference - its red sun, its one lit window - is no colour for whatever lies nearest to it: where the broad
+ * hue of the matched picture strays from the guide's, the excess is taken back; nearly all of it where `figures` (0..1 a pixel)
+ * are held. `strength` 0..1. Changes `picture`.
+ */
+export function takeStraysBack(
+  picture: Picture,
+  guide: Picture,
+  strength: number,
+  figures: Float32Array | undefined,
+): void {
+  if (strength <= 0) return;
+  const { width: w, height: h } = picture;
+  const [hw, hh] = [Math.max(1, w >> 1), Math.max(1, h >> 1)];
+  const sigma = Math.max(1, (2.5 * Math.max(w, h)) / 512);
+  const [a, b] = [1, 2].map((c) => {
+    const [wanted, is] = [guide.planes[c], picture.planes[c]];
+    const difference = wanted.map((v, i) => v - is[i]);
+    return resamplePlane(blurPlane(resamplePlane(difference, w, h, hw, hh), hw, hh, sigma), hw, hh, w, h);
+  });
+  const [, A, B] = picture.planes;
+  for (let i = 0; i < a.length; i++) {
+    const far = Math.sqrt(a[i] * a[i] + b[i] * b[i]);
+    const free = STRAY * (1 - (figures?.[i] ?? 0));
+    if (far <= free) continue;
+    const k = strength * (1 - free / far);
+    A[i] += k * a[i];
+    B[i] += k * b[i];
+  }
+}

@@ -169,21 +169,61 @@ function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteSh
  * Above weight 1 the colours are copied more literally: the finished picture is moved on to the very palette of the references,
  * `amount` 0..1 of the way.
  */
-export function insistOnPalette(picture: Picture, palette: readonly PaletteShare[], amount: number): Picture {
-  if (amount <= 0 || !palette.length) return picture;
+export const insistOnPalette = (picture: Picture, palette: readonly PaletteShare[], amount: number): Picture =>
+  amount <= 0 || !palette.length
+    ? picture
+    : closed(
+        picture,
+        palette.map((p) => levelOf(p.reference.picture, 96)),
+        palette.map((p) => p.share),
+        amount,
+      );
+
+/**
+ * What a finished picture misses of the palette that it was to have - between the stage's and the references', as far as these
+ * rule the colours - is made up `amount` 0..1 of the way; less where `figures` (0..1 a pixel) are held.
+ */
+export function closeOnPalette(
+  picture: Picture,
+  stage: Picture,
+  stageKey: string,
+  palette: readonly PaletteShare[],
+  amount: number,
+  figures?: Float32Array,
+): Picture {
+  const rule = amountOf(palette);
+  if (amount <= 0 || rule <= 0) return picture;
+  const total = palette.reduce((s, p) => s + p.share, 0);
+  const targets = [...palette.map((p) => levelOf(p.reference.picture, 96)), cloudOf(stage, stageKey)];
+  // figures keep what they were given
+  const held = figures?.map((v) => Math.min(1, 1.4 * v)) ?? new Float32Array(picture.width * picture.height);
+  return closed(picture, targets, [...palette.map((p) => (rule * p.share) / total), 1 - rule], amount, held);
+}
+
+/** A picture is closed on its palette by small steps: one colour of a look that has no place in it is not forced on it. */
+const STEP = 0.05;
+
+function closed(
+  picture: Picture,
+  targets: readonly Picture[],
+  weights: readonly number[],
+  amount: number,
+  held?: Float32Array,
+): Picture {
   const small = resampleToLongSide(picture, smallSide(picture));
-  const moved = transportColours(
-    small,
-    palette.map((p) => levelOf(p.reference.picture, 96)),
-    palette.map((p) => p.share),
-    { dither: 0 },
-  );
-  const full = applyGuided(fitGuided(small, moved, 2, 1e-5), picture);
+  const moved = transportColours(small, targets, weights, { dither: 0 });
+  const full = applyGuided(held ? fitGuided(small, moved, 3, 5e-5) : fitGuided(small, moved, 2, 1e-5), picture);
   const out = clonePicture(picture);
-  out.planes.forEach((plane, c) => {
-    const to = full.planes[c];
-    for (let i = 0; i < plane.length; i++) plane[i] += amount * (to[i] - plane[i]);
-  });
+  const [L, A, B] = out.planes;
+  const [L1, A1, B1] = full.planes;
+  for (let i = 0; i < L.length; i++) {
+    const [dL, dA, dB] = [L1[i] - L[i], A1[i] - A[i], B1[i] - B[i]];
+    const far = Math.sqrt(dL * dL + dA * dA + dB * dB);
+    const k = held ? amount * (1 - held[i]) * Math.min(1, STEP / (far + 1e-6)) : amount;
+    L[i] += k * dL;
+    A[i] += k * dA;
+    B[i] += k * dB;
+  }
   return out;
 }
 

@@ -11,10 +11,19 @@ import {
 } from '@urbild/core';
 import { contourLines, detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
-import { calmSkin, holdFigures, holdMask } from './figureGuard';
+import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';
+import { holdForm } from './holdForm';
 import type { PatchKernel } from './kernel';
 import { matchLevels, type Source } from './matchLevels';
-import { amountOf, insistOnPalette, recolourDrawn, recolourStage, tonesOf, type PaletteShare } from './palette';
+import {
+  amountOf,
+  closeOnPalette,
+  insistOnPalette,
+  recolourDrawn,
+  recolourStage,
+  tonesOf,
+  type PaletteShare,
+} from './palette';
 import type { SynthesisPlan } from './plan';
 import { planValues } from './valuePlan';
 import { matchTextureEnergy } from './textureEnergy';
@@ -31,6 +40,12 @@ export interface ReferenceInput {
   /** Where a person put the horizon, 0..1. */
   readonly horizon?: number;
 }
+
+/**
+ * How much of a band is matched marks, 0..1, for a share of the surface: marks that are laid half over a stage cancel each other
+ * out more than half, so that shares are heard early for the surface to arrive as they say.
+ */
+const heard = (share: number): number => 1 - (1 - share) ** 2.2;
 
 /** What synthesis starts from. */
 export interface SynthesisInput {
@@ -51,6 +66,12 @@ export interface SynthesisInput {
 }
 
 const FIGURE_HOLD = 0.85;
+/** How far a look leaves the forms of the stage where they are: a picture keeps its arrangement under any look. */
+const FORM_HOLD = 0.86;
+/** The same where a look prints in a few flat inks. */
+const PRINT_HOLD = 0.3;
+/** How far what a finished picture misses of its palette is made up. */
+const PALETTE_MISS = 1;
 /** A stage that is printed in a look's inks keeps at least this much of its sharp edges everywhere. */
 const PRINTED = 0.6;
 /** How far a stage in a look's inks is moved on to the look's whole palette. */
@@ -80,9 +101,11 @@ export function synthesise(input: SynthesisInput): Picture {
   const figures = input.labels && holdMask(input.labels, stage.width, stage.height);
   const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
   const strengths = plan.levels.map((l) =>
-    Math.min(
-      1,
-      strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
+    heard(
+      Math.min(
+        1,
+        strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
+      ),
     ),
   );
   const drawn =
@@ -116,19 +139,27 @@ export function synthesise(input: SynthesisInput): Picture {
   const matched = matchLevels(input, wanted, detail, strokes, textures, sizes);
   const held = done(figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched);
   const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
+  takeStraysBack(ready, wanted, drawn?.inked ? 0 : 1 / plan.levels[0].over, figures);
+  checkpoint();
   giveDetailBack(ready, wanted, detail, plan.detail, size, drawn?.inked ? PRINTED : 0);
   checkpoint();
   if (input.labels) calmSkin(ready, wanted, input.labels);
   checkpoint();
-  const out = blendBands(guide, ready, strengths, sizes);
+  const blended = blendBands(guide, ready, strengths, sizes);
   checkpoint();
+  const literal = Math.max(0, ...plan.levels.flatMap((l) => l.literal));
+  const over = Math.max(...plan.levels.map((l) => l.over));
+  const hold = (drawn?.inked ? PRINT_HOLD : FORM_HOLD) * Math.max(...strengths) * (1 - literal);
+  holdForm(blended, stage, hold / over ** 2, figures);
+  checkpoint();
+  // inks are few: what their proportions miss of the palette is made up at the end
+  const out = drawn?.inked
+    ? blended
+    : done(closeOnPalette(blended, stage, input.stageKey, palette, PALETTE_MISS, figures));
+  const finished = (picture: Picture) =>
+    insist(drawn?.inked ? insistOnPalette(picture, palette, INKS_MISS * amountOf(palette)) : picture);
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
   const total = finest.reduce((a, b) => a + b, 0);
-  // inks are few: what their proportions miss of the palette is made up at the end
-  const finished = (picture: Picture) =>
-    drawn?.inked
-      ? insistOnPalette(picture, palette, Math.min(1, INKS_MISS * amountOf(palette) + plan.colourOver - 1))
-      : insist(picture);
   if (total <= 0) return finished(out);
   const measures = textures.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
   return finished(done(matchTextureEnergy(out, measures, strengths, sizes)));
@@ -143,7 +174,10 @@ function recoloured(
   if (!palette.length) return clonePicture(stage);
   const guide = recolourStage(stage, stageKey, palette, figures, checkpoint);
   checkpoint();
-  if (labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
+  if (labels) {
+    evenHues(stage, guide, labels);
+    planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
+  }
   return guide;
 }
 
@@ -175,7 +209,10 @@ function stageInMedium(
     checkpoint,
   );
   checkpoint();
-  if (palette.length && !medium.inked && labels) planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
+  if (palette.length && !medium.inked && labels) {
+    evenHues(stage, guide, labels);
+    planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
+  }
   return { stage: drawn, guide, inked: medium.inked };
 }
 
