@@ -2,6 +2,7 @@ import { MEDIA, pictureFromRgba, understand, type Picture } from '@urbild/core';
 import { BuiltInEngine, paintStage, readRequest, type RenderRequest } from '@urbild/engine';
 import sharp from 'sharp';
 import { medianTime, report } from './measure';
+import { benchMemory } from './memory';
 
 /** The engine: a take of 512 px against encoding the same picture as PNG, and one look against two. */
 export async function benchEngine(): Promise<void> {
@@ -46,6 +47,7 @@ export async function benchEngine(): Promise<void> {
       .toBuffer(),
   );
   await benchSizes(engine, references, render);
+  benchMemory();
   await benchPainter();
   const control = await medianTime(() => render([]), 3);
   const one = await medianTime(() => render(['linocut']), 5);
@@ -93,7 +95,6 @@ async function benchSizes(
     report(`take with one look, ${side} px, a weight moved`, moved, 'PNG encoding', png, `wanted: ${wanted} ms`);
     report(`take with one look, ${side} px, new words`, fresh, 'PNG encoding', png);
   }
-  console.log(`memory of the process after that: ${Math.round(process.memoryUsage().rss / 1e6)} MB  (wanted: 700)`);
 }
 
 /** The painter in every medium against encoding the same picture as PNG, as well as the encoder can and as it usually does. */

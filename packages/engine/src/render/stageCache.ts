@@ -34,12 +34,14 @@ export interface PaintedStage {
 
 /** A painted stage that may be asked for again: whatever is handed out is the caller's own copy. */
 export class KeptStage implements PaintedStage {
-  readonly #painted: Picture;
+  #painted?: Picture;
   readonly #drawn = new LeastRecentlyUsed<Picture>(2);
 
-  constructor(private readonly stage: Stage) {
-    this.#painted = pictureFromRgba(stage.rgba, stage.width, stage.height);
-  }
+  /** `keeps` is false for a stage that is asked once for everything. */
+  constructor(
+    private readonly stage: Stage,
+    private readonly keeps = true,
+  ) {}
 
   get figures(): Stage['figures'] {
     return this.stage.figures;
@@ -50,15 +52,15 @@ export class KeptStage implements PaintedStage {
   }
 
   painted(): Picture {
-    return clonePicture(this.#painted);
+    const { rgba, width, height } = this.stage;
+    if (!this.keeps) return pictureFromRgba(rgba, width, height);
+    return clonePicture((this.#painted ??= pictureFromRgba(rgba, width, height)));
   }
 
   drawnIn(medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture {
     const { width, height } = this.stage;
-    const name = JSON.stringify([medium, palette]);
-    return clonePicture(
-      this.#drawn.get(name, () => pictureFromRgba(this.stage.paintIn(medium, palette, checkpoint), width, height)),
-    );
+    const draw = () => pictureFromRgba(this.stage.paintIn(medium, palette, checkpoint), width, height);
+    return this.keeps ? clonePicture(this.#drawn.get(JSON.stringify([medium, palette]), draw)) : draw();
   }
 }
 
@@ -71,7 +73,7 @@ const stages = new LeastRecentlyUsed<KeptStage>(6);
  * what the painter makes of them.
  */
 export function keptStage(request: RenderRequest, paint: () => Stage): KeptStage {
-  if (request.width * request.height > KEPT_PIXELS) return new KeptStage(paint());
+  if (request.width * request.height > KEPT_PIXELS) return new KeptStage(paint(), false);
   return stages.get(stageName(request), () => new KeptStage(paint()));
 }
 

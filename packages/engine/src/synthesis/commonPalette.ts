@@ -15,7 +15,11 @@ import type { PreparedReference } from './reference';
 export type RecolouredReference = Pick<PreparedReference, 'picture' | 'areas'>;
 
 const tables = new LeastRecentlyUsed<ColourTable>(32);
-const recoloured = new LeastRecentlyUsed<RecolouredReference>(16);
+/** Moving weights make many of them: only those of drafts and proofs are kept. */
+const recoloured = new LeastRecentlyUsed<RecolouredReference>(16, {
+  costOf: ({ picture: { width, height } }) => width * height,
+  most: 1.5e6,
+});
 
 /**
  * Brings `reference` into the common palette of several references and of the stage, so that patches of all of them fit

@@ -72,6 +72,25 @@ test('the cache forgets what was used longest ago', () => {
   expect(cache.size).toBe(2);
 });
 
+test('a cache with a budget keeps no more than that, and nothing that is larger alone', () => {
+  const cache = new LeastRecentlyUsed<number>(10, { costOf: (v) => v, most: 10 });
+  const made: number[] = [];
+  const get = (v: number) =>
+    cache.get(String(v), () => {
+      made.push(v);
+      return v;
+    });
+  for (const v of [4, 5, 4]) get(v);
+  expect(made).toEqual([4, 5]);
+  get(3); // 5 was used longest ago
+  expect(cache.size).toBe(2);
+  get(5);
+  expect(made).toEqual([4, 5, 3, 5]);
+  expect(get(11)).toBe(11);
+  get(11);
+  expect(made.filter((v) => v === 11)).toHaveLength(2);
+});
+
 test('the subject of a reference is told from its surface', () => {
   const p = createPicture(160, 120);
   // a busy subject in the middle of a quiet ground

@@ -50,7 +50,6 @@ export class PatchLevel {
       | 'cost'
       | 'gain'
       | 'weights'
-      | 'out'
       | 'use'
       | 'quota'
       | 'rects'
@@ -96,7 +95,6 @@ export class PatchLevel {
       cost: allocate(n * 4),
       gain: allocate(n * 4),
       weights: allocate(n * 4),
-      out: allocate(n * 16),
       use: allocate(blocks * 4),
       quota: allocate(blocks * 4),
       rects: allocate(references.length * 16),
@@ -292,7 +290,8 @@ export class PatchLevel {
       for (let dx = -radius; dx <= radius; dx++) taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * 1.2 * 1.2)));
     this.#floats('kernel', taps.length).set(taps);
     this.#kernel.vote(
-      this.#at.out,
+      // what was matched is put there anew before it is matched again
+      this.#at.target,
       w,
       h,
       this.#at.atlas,
@@ -302,7 +301,7 @@ export class PatchLevel {
       this.#at.kernel,
       radius,
     );
-    const out = this.#floats('out', n * 4);
+    const out = this.#floats('target', n * 4);
     const picture = createPicture(w, h);
     const [L, a, b] = picture.planes;
     for (let i = 0, o = 0; i < n; i++, o += 4) {

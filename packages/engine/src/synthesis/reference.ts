@@ -19,7 +19,12 @@ export interface PreparedReference {
 }
 
 const manners = new LeastRecentlyUsed<Float32Array>(64);
-const prepared = new LeastRecentlyUsed<PreparedReference>(24);
+/** Pixels of prepared references that are kept: each takes about 28 bytes with its levels. */
+const KEPT_PIXELS = 4e6;
+const prepared = new LeastRecentlyUsed<PreparedReference>(24, {
+  costOf: ({ picture: { width, height } }) => width * height,
+  most: KEPT_PIXELS,
+});
 
 /** Prepares a reference for pictures whose longer side is `size` px; kept by content. */
 export function prepareReference(content: string, picture: Picture, size: number): PreparedReference {
@@ -48,7 +53,7 @@ export interface ReferenceLevel {
 
 const levels = new WeakMap<Picture, Map<string, ReferenceLevel>>();
 
-/** A reference at a part of its size; `softness` is the guide's blur in px of 512. Kept as long as the picture is. */
+/** A reference at a part of its size; `softness` is the guide's blur in px of 512. Small ones are kept as long as the picture is. */
 export function referenceLevel(
   reference: Pick<PreparedReference, 'picture' | 'areas'>,
   part: number,
@@ -66,7 +71,8 @@ export function referenceLevel(
     const scaled = resample(picture, w, h);
     const base = areas === picture ? scaled : resample(areas, w, h);
     level = { picture: scaled, guide: blur(base, Math.max(0.7, (softness * part * size) / 512)) };
-    known.set(key, level);
+    // a large level is wanted once
+    if (w * h < KEPT_PIXELS / 4) known.set(key, level);
   }
   return level;
 }
