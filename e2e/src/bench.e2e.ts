@@ -185,6 +185,22 @@ describe('test strips', () => {
     await browser.until('its cells after a reload', async () => (await cells('done')).length === acting + 1);
   });
 
+  test('words at length: what is not known gives way, richer words are drawn beside the plain ones', async () => {
+    await go(`/bench/${mixId}?drafts=off`);
+    await (await browser.button('Words')).click();
+    const words = await browser.find('textarea[aria-label="The words at length"]');
+    await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Tove on the quay with a hron');
+    const unknown = await browser.find('ul[aria-label="Words that the painter does not know"]');
+    expect(await unknown.getText()).toContain('“hron” is not drawn');
+    await (await browser.button('heron')).click();
+    expect(await words.getAttribute('value')).toBe('Tove on the quay with a heron');
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await (await browser.button('Draw both')).click();
+    await browser.find('section[aria-label="plain and richer words"]');
+    await browser.until('both drafts', async () => (await cells('done')).length === 2, 120);
+    expect((await mix()).prompt).toBe('Tove on the quay with a heron');
+  });
+
   test('axe finds nothing, and nothing scrolls sideways', async () => {
     expect(await faultsOfAccess(browser)).toEqual([]);
     await browser.resize(1024, 800);

@@ -23,6 +23,7 @@ export * from './influence/warnings';
 export * from './prompt/brief';
 export * from './prompt/understand';
 export * from './prompt/edit';
+export * from './prompt/suggest';
 export { VOCABULARY, VOCABULARY_SIZE } from './prompt/lexicon';
 export { COLOUR_VALUES } from './prompt/english/colours';
 export { HOLDABLE, SEATS, THING_WORDS } from './prompt/english/things';

@@ -28,6 +28,8 @@ interface Props {
   readonly onNew: () => void;
 }
 
+const NONE: readonly Take[] = [];
+
 /** The instrument: tray, light table, readings, and the course below. */
 export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const client = useQueryClient();
@@ -197,6 +199,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
         bench={bench}
         lookup={lookup}
         take={shown}
+        takes={all ?? NONE}
       />
       <DragOverlay dropAnimation={null}>
         {dragged?.thumbnailUrl && (

@@ -7,9 +7,10 @@ import { MaskPainter } from './MaskPainter';
 import { SolveDialog } from './SolveDialog';
 import type { BenchMix } from './useBenchMix';
 import { VersionsDialog } from './VersionsDialog';
+import { WordsDialog } from './WordsDialog';
 
 /** What lies over the bench. */
-export type BenchDialog = 'solve' | 'force' | 'versions';
+export type BenchDialog = 'words' | 'solve' | 'force' | 'versions';
 
 interface Props {
   readonly open: BenchDialog | undefined;
@@ -20,15 +21,29 @@ interface Props {
   readonly bench: BenchMix;
   readonly lookup: Lookup;
   readonly take: Take | undefined;
+  /** All takes of the mix, drafts too, the newest first. */
+  readonly takes: readonly Take[];
 }
 
 /** The dialogs of the bench. */
-export function BenchDialogs({ open, painting, onClose, mixId, bench, lookup, take }: Props) {
+export function BenchDialogs({ open, painting, onClose, mixId, bench, lookup, take, takes }: Props) {
   const { mix, change, save } = bench;
   const set = (id: string, fields: Partial<MixInfluence>) =>
     change((m) => ({ ...m, influences: m.influences.map((i) => (i.id === id ? { ...i, ...fields } : i)) }));
   const setMask = (mask: MixSettings['mask']) => change((m) => ({ ...m, settings: { ...m.settings, mask } }));
   const [w, h] = mix.settings.aspect.split(':').map(Number);
+  if (open === 'words')
+    return (
+      <WordsDialog
+        mixId={mixId}
+        prompt={mix.prompt}
+        avoid={mix.avoid}
+        takes={takes}
+        onChange={(prompt) => change((m) => ({ ...m, prompt }))}
+        save={save}
+        onClose={onClose}
+      />
+    );
   if (open === 'solve')
     return (
       <SolveDialog

@@ -17,6 +17,9 @@ export function BenchTools({
 }) {
   return (
     <nav aria-label="Instruments" className="flex items-center gap-1 border-l border-line pl-2">
+      <button type="button" className={tool} onClick={() => onOpen('words')}>
+        Words
+      </button>
       <Link to={`/bench/${mixId}/strips`} className={tool}>
         Test strips
       </Link>
