@@ -60,6 +60,10 @@ export function directPainter(
       sheets.set(i.id, sheet);
       if (i.gives !== 'everything' && !tellsAnything(sheet, i)) empty.push(i.id);
     }
+  for (const i of influences) {
+    const of = i.gives === 'thing' ? loaded.filter((p) => influences[p.influence] === i) : [];
+    if (of.length && !of.some((p) => subjectOf(p.picture, p.told))) empty.push(i.id);
+  }
   const hints: LayoutHints = {
     ...horizonHint(
       loaded.filter((p) => COMPOSES.has(gives(p))),

@@ -96,6 +96,22 @@ test('influences that can do nothing are named with the reason', async () => {
   ]);
 });
 
+test('a thing from a picture without a subject is said to give nothing, one with a subject is not', async () => {
+  const drawn = (tone: (x: number, y: number) => number): Picture => {
+    const p = createPicture(48, 48);
+    p.planes[0].forEach((_, i) => (p.planes[0][i] = tone(i % 48, Math.floor(i / 48))));
+    return p;
+  };
+  const plain = drawn((x, y) => 0.3 + (x + y) / 200);
+  const disc = drawn((x, y) => (Math.hypot(x - 24, y - 24) < 10 ? 0.3 : 0.95));
+  const remarked = async (picture: Picture) => {
+    const asked = request({ prompt: 'the harbour at noon', influences: [influence({ gives: 'thing' })] });
+    return (await engine.render(asked, () => Promise.resolve(picture))).remarks.map((r) => r.kind);
+  };
+  expect(await remarked(plain)).toEqual(['nothing-to-give']);
+  expect(await remarked(disc)).toEqual([]);
+});
+
 test('whoever is in the picture is told with place, joints and traits', async () => {
   const { figures } = await engine.render(
     request({ prompt: 'portrait of Ilse, harbour at noon', width: 192, height: 192 }),

@@ -57,7 +57,13 @@ const meanChroma = ({ planes: [, a, b] }: Picture): number => {
  * People and creatures keep the hue family of their own colours under the light of the palette: lightness is the
  * palette's, hue and chroma go back towards the stage's as far as the references have such hues at all. Changes `moved`.
  */
-export function keepHues(stage: Picture, moved: Picture, mask: Float32Array, palette: readonly PaletteShare[]): void {
+export function keepHues(
+  stage: Picture,
+  moved: Picture,
+  mask: Float32Array,
+  palette: readonly PaletteShare[],
+  checkpoint = () => {},
+): void {
   const total = palette.reduce((s, p) => s + p.share, 0);
   if (total <= 0) return;
   const families = 12;
@@ -74,6 +80,7 @@ export function keepHues(stage: Picture, moved: Picture, mask: Float32Array, pal
   const [, a0, b0] = stage.planes;
   const [, a1, b1] = moved.planes;
   for (let i = 0; i < mask.length; i++) {
+    if (i % 0x8000 === 0) checkpoint();
     if (mask[i] < 0.02) continue;
     const family = Math.floor(((Math.atan2(b0[i], a0[i]) + Math.PI) / (2 * Math.PI)) * families) % families;
     const k = mask[i] * (mask[i] > 0.8 ? Math.max(able[family], SKIN_KEEPS * colourful) : able[family]);

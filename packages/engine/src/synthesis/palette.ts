@@ -72,7 +72,7 @@ export function recolourStage(
   checkpoint();
   const full = applyGuided(fitGuided(small, moved, 5, 2e-4), stage);
   checkpoint();
-  if (figures) keepHues(stage, full, figures, palette);
+  if (figures) keepHues(stage, full, figures, palette, checkpoint);
   checkpoint();
   const out = clonePicture(stage);
   for (let c = 0; c < 3; c++) {
@@ -114,7 +114,7 @@ export function recolourDrawn(
   checkpoint();
   const out = applyGuided(fitGuided(small, between(none, whole, amount), 5, 2e-4), drawn);
   checkpoint();
-  if (figures) keepHues(stage, out, figures, palette);
+  if (figures) keepHues(stage, out, figures, palette, checkpoint);
   checkpoint();
   if (others.length) guardContrast(drawn, out, others, amount);
   return out;
@@ -190,6 +190,7 @@ export function closeOnPalette(
   palette: readonly PaletteShare[],
   amount: number,
   figures?: Float32Array,
+  checkpoint = () => {},
 ): Picture {
   const rule = amountOf(palette);
   if (amount <= 0 || rule <= 0) return picture;
@@ -197,7 +198,14 @@ export function closeOnPalette(
   const targets = [...palette.map((p) => levelOf(p.reference.picture, 96)), cloudOf(stage, stageKey)];
   // figures keep what they were given
   const held = figures?.map((v) => Math.min(1, 1.4 * v)) ?? new Float32Array(picture.width * picture.height);
-  return closed(picture, targets, [...palette.map((p) => (rule * p.share) / total), 1 - rule], amount, held);
+  return closed(
+    picture,
+    targets,
+    [...palette.map((p) => (rule * p.share) / total), 1 - rule],
+    amount,
+    held,
+    checkpoint,
+  );
 }
 
 /** A picture is closed on its palette by small steps: one colour of a look that has no place in it is not forced on it. */
@@ -209,10 +217,14 @@ function closed(
   weights: readonly number[],
   amount: number,
   held?: Float32Array,
+  checkpoint = () => {},
 ): Picture {
   const small = resampleToLongSide(picture, smallSide(picture));
+  checkpoint();
   const moved = transportColours(small, targets, weights, { dither: 0 });
+  checkpoint();
   const full = applyGuided(held ? fitGuided(small, moved, 3, 5e-5) : fitGuided(small, moved, 2, 1e-5), picture);
+  checkpoint();
   const out = clonePicture(picture);
   const [L, A, B] = out.planes;
   const [L1, A1, B1] = full.planes;

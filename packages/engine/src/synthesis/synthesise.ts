@@ -155,14 +155,14 @@ export function synthesise(input: SynthesisInput): Picture {
   // inks are few: what their proportions miss of the palette is made up at the end
   const out = drawn?.inked
     ? blended
-    : done(closeOnPalette(blended, stage, input.stageKey, palette, PALETTE_MISS, figures));
+    : done(closeOnPalette(blended, stage, input.stageKey, palette, PALETTE_MISS, figures, checkpoint));
   const finished = (picture: Picture) =>
     insist(drawn?.inked ? insistOnPalette(picture, palette, INKS_MISS * amountOf(palette)) : picture);
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
   const total = finest.reduce((a, b) => a + b, 0);
   if (total <= 0) return finished(out);
   const measures = textures.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
-  return finished(done(matchTextureEnergy(out, measures, strengths, sizes)));
+  return finished(done(matchTextureEnergy(out, measures, strengths, sizes, checkpoint)));
 }
 
 /** The stage as it was painted first, in the palette that the picture is to have. */

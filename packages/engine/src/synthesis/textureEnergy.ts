@@ -55,12 +55,15 @@ export function matchTextureEnergy(
   sources: readonly TextureSource[],
   strengths: readonly number[],
   sizes: readonly LevelSize[],
+  checkpoint = () => {},
 ): Picture {
   const bands = splitBands(picture, sizes);
+  checkpoint();
   const own = sources.map(({ picture: p, part }) => ({ sizes: textureOf(p, picture, sizes), part }));
   for (let l = 1; l < bands.length; l++) {
     const strength = strengths[l];
     if (strength <= 0) continue;
+    checkpoint();
     for (let c = 0; c < 3; c++) {
       const plane = bands[l].planes[c];
       const is = medianSize(plane);
@@ -76,5 +79,6 @@ export function matchTextureEnergy(
       }
     }
   }
+  checkpoint();
   return joinBands(bands);
 }

@@ -28,6 +28,9 @@ import { paintMirrored } from './mirrored';
 import { bristleDab, colourAt, taperedLine, tracePath } from './strokes';
 import { textureTile, type TextureName } from './textures';
 
+/** How many parts of a scene are drawn at once. */
+const NODES_AT_ONCE = 24;
+
 /** Pictures are drawn this much larger and reduced. */
 const OVERSAMPLING = 1.5;
 
@@ -49,6 +52,7 @@ export class GouacheRenderer {
   }
 
   #checkpoint: () => void = () => {};
+  #nodes = 0;
 
   /** Renders the whole scene; the canvas has the scene's size. `checkpoint` is called at every node and may throw to stop. */
   render(checkpoint: () => void = () => {}): Canvas {
@@ -59,6 +63,7 @@ export class GouacheRenderer {
     context.scale(OVERSAMPLING, OVERSAMPLING);
     this.ground(context, w, h);
     this.node(context, this.scene.root);
+    context.getImageData(0, 0, 1, 1);
     this.pause();
     const canvas = createCanvas(w, h);
     const small = canvas.getContext('2d');
@@ -105,6 +110,11 @@ export class GouacheRenderer {
 
   protected node(context: SKRSContext2D, n: Node): void {
     this.#checkpoint();
+    // a canvas draws when it is read: now and then, so that no long stretch of it cannot be stopped
+    if (++this.#nodes % NODES_AT_ONCE === 0) {
+      context.getImageData(0, 0, 1, 1);
+      this.#checkpoint();
+    }
     switch (n.kind) {
       case 'group':
         if (n.reflection) this.reflected(context, n, n.reflection);

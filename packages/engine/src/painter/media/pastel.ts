@@ -86,12 +86,18 @@ export class PastelRenderer extends GouacheRenderer {
     const noise = new ValueNoise(14);
     const random = new Random(5);
     const paper = lchToRgb(this.palette.paper);
-    editPixels(context, w, h, (data, t, x, y) => {
-      const tooth =
-        noise.at(x / 1.25, y / 1.25) * 0.5 + noise.at(x / 0.8 + 40, y / 0.8) * 0.35 + (random.next() - 0.5) * 0.7;
-      const bare = smoothstep(0.22, 1.05, tooth) * 0.5;
-      for (let c = 0; c < 3; c++)
-        data[t + c] = clamp(lerp(data[t + c], paper[c], bare) + (random.next() - 0.5) * 6, 0, 255);
-    });
+    editPixels(
+      context,
+      w,
+      h,
+      (data, t, x, y) => {
+        const tooth =
+          noise.at(x / 1.25, y / 1.25) * 0.5 + noise.at(x / 0.8 + 40, y / 0.8) * 0.35 + (random.next() - 0.5) * 0.7;
+        const bare = smoothstep(0.22, 1.05, tooth) * 0.5;
+        for (let c = 0; c < 3; c++)
+          data[t + c] = clamp(lerp(data[t + c], paper[c], bare) + (random.next() - 0.5) * 6, 0, 255);
+      },
+      () => this.pause(),
+    );
   }
 }
