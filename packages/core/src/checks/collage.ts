@@ -15,8 +15,9 @@ function gutters(same: (along: number, across: number) => number, length: number
       const d = same(y, x);
       mean += d;
       worst = Math.max(worst, d);
+      if (worst >= 0.07) break;
     }
-    if (mean / (to - from) < 0.008 && worst < 0.07) found.push(y);
+    if (worst < 0.07 && mean / (to - from) < 0.008) found.push(y);
   }
   return found;
 }
@@ -46,8 +47,13 @@ interface Part {
 export function splitCollage(picture: Picture): Box[] {
   const { width: w, height: h, planes } = levelOf(picture, SIDE);
   const [L, A, B] = planes;
-  const differ = (i: number, j: number) =>
-    Math.hypot(L[i] - L[j], (A[i] - A[j]) / CHROMA_GAIN, (B[i] - B[j]) / CHROMA_GAIN);
+  const differ = (i: number, j: number) => {
+    const l = L[i] - L[j];
+    const a = (A[i] - A[j]) / CHROMA_GAIN;
+    const b = (B[i] - B[j]) / CHROMA_GAIN;
+    // many pairs: Math.hypot is slow
+    return Math.sqrt(l * l + a * a + b * b);
+  };
   const cut = (part: Part, depth: number): Part[] => {
     const pw = part.right - part.left;
     const ph = part.bottom - part.top;

@@ -13,10 +13,16 @@ interface Stroke {
 function letters(mask: Uint8Array, w: number, h: number): Stroke[] {
   const seen = new Uint8Array(mask.length);
   const found: Stroke[] = [];
+  const open: number[] = [];
+  const enter = (i: number) => {
+    if (!mask[i] || seen[i]) return;
+    seen[i] = 1;
+    open.push(i);
+  };
   for (let start = 0; start < mask.length; start++) {
     if (!mask[start] || seen[start]) continue;
-    const open = [start];
-    seen[start] = 1;
+    open.length = 0;
+    enter(start);
     let area = 0;
     const s: Stroke = { left: w, right: 0, top: h, bottom: 0 };
     while (open.length) {
@@ -28,11 +34,10 @@ function letters(mask: Uint8Array, w: number, h: number): Stroke[] {
       s.right = Math.max(s.right, x);
       s.top = Math.min(s.top, y);
       s.bottom = Math.max(s.bottom, y);
-      for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, i - w, i + w])
-        if (j >= 0 && j < mask.length && mask[j] && !seen[j]) {
-          seen[j] = 1;
-          open.push(j);
-        }
+      if (x > 0) enter(i - 1);
+      if (x < w - 1) enter(i + 1);
+      enter(i - w);
+      enter(i + w);
     }
     const bw = s.right - s.left + 1;
     const bh = s.bottom - s.top + 1;

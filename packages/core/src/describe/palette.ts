@@ -74,7 +74,11 @@ export function swatchesOf(picture: Picture, count = 6): Swatch[] {
     const sums = centres.map(() => [0, 0, 0, 0]);
     members = points.map((p) => {
       let best = 0;
-      for (let k = 1; k < centres.length; k++) if (distance(p, centres[k]) < distance(p, centres[best])) best = k;
+      let least = distance(p, centres[0]);
+      for (let k = 1; k < centres.length; k++) {
+        const far = distance(p, centres[k]);
+        if (far < least) [best, least] = [k, far];
+      }
       for (let c = 0; c < 3; c++) sums[best][c] += p[c];
       sums[best][3]++;
       return best;
