@@ -74,7 +74,7 @@ export const DEMO_SERIES: { readonly name: string; readonly shots: readonly NewS
       ['April', 'a young woman reading a letter in the orchard in blossom'],
       ['May', 'a young woman walking by the mill by the dyke, noon, Brom behind her'],
       ['June', 'half figure of a young woman on the market quay at noon'],
-      ['July', 'a young woman holding a letter in the boathouse, Brom beside her'],
+      ['July', 'a young woman holding a letter by the boathouse in the evening, Brom beside her'],
       ['August', 'half figure of a young woman waving in the harbour, summer'],
       ['September', 'a young woman poles the punt through the reed channel at dusk, Brom on the bow'],
       ['October', 'a young woman with a lantern on the stone bridge, autumn'],
