@@ -14,6 +14,7 @@ interface Influence {
 }
 interface Mix {
   id: string;
+  prompt: string;
   influences: Influence[];
 }
 interface Take {

@@ -36,14 +36,16 @@ test('a take is rendered with its control, measured, and told about on the way',
     await studio.ask.get(url!).expect(200);
   expect(take.pictureUrl).not.toBe(take.control?.pictureUrl);
   const progress = events.filter((e) => e.type === 'progress');
-  expect(progress.length).toBeGreaterThan(3);
+  // not every step of it is shown: a fast render shows few
+  expect(progress.length).toBeGreaterThan(1);
   expect(
     progress.every((e) => e.type === 'progress' && e.id === take.id && e.preview!.startsWith('data:image/webp')),
   ).toBe(true);
   const told = events.flatMap((e) => (e.type === 'take' ? [e.status] : []));
   expect(told.filter((status) => status !== 'pictured')).toEqual(['queued', 'rendering', 'done']);
   // its picture is there before it is measured
-  expect(told.filter((status) => status === 'pictured')).toHaveLength(1);
+  const pictured = events.filter((e) => e.type === 'take' && e.status === 'pictured');
+  expect(pictured).toEqual([{ type: 'take', id: take.id, status: 'pictured', pictureUrl: take.pictureUrl }]);
   subscription.unsubscribe();
 });
 

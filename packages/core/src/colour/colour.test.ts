@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { createPicture, type Picture } from '../picture/picture';
-import { applyColourTable, learnColourTable } from './lut';
+import { applyColourTable, blendColourTables, learnColourTable } from './lut';
 import { encodeSrgb, labToLinear, linearToLab, srgbToLab, SRGB_TO_LINEAR } from './oklab';
 import { adjustLch, cssOf, labToLch, lchToLab, lchToRgb, mixLch } from './oklch';
 import { QUANTILES, quantileTable, tableDistanceSquared, transportShift } from './quantiles';
@@ -109,6 +109,19 @@ describe('colour transport', () => {
     expect(meanOf(moved.planes[0], 0, 512)).toBeCloseTo(0.8, 1);
     expect(meanOf(moved.planes[0], 512, 1024)).toBeCloseTo(0.3, 1);
     expect(stage.planes[0]).toEqual(before);
+  });
+
+  test('between two tables colours go evenly from what one makes of them to what the other does', () => {
+    const other = halves([0.1, 0.05, 0], [0.2, 0, 0.1], 0.02);
+    const [a, b] = [target, other].map((t) =>
+      learnColourTable(stage, transportColours(stage, [t], [1], { dither: 0 })),
+    );
+    const at = (amount: number) => applyColourTable(stage, blendColourTables(a, b, amount));
+    for (const c of [0, 1, 2]) {
+      const [from, middle, to] = [0, 0.25, 1].map((amount) => meanOf(at(amount).planes[c], 0, 1024));
+      expect(middle).toBeCloseTo(from + 0.25 * (to - from), 4);
+    }
+    expect(at(0)).toEqual(applyColourTable(stage, a));
   });
 
   test('a learnt table repeats what it saw, by any amount', () => {

@@ -75,7 +75,7 @@ export function rearrange(
 
 /** How strongly the fine lines of a layout follow at a whole share, and how much more where it is taken literally. */
 const LINES = 0.3;
-const MORE_LINES = 0.6;
+const MORE_LINES = 0.2;
 
 /** Fine lines of the reference: only what its lightness has between broad forms and grain. Changes `out`. */
 function drawLines(out: Picture, wanted: Picture, amount: number): void {

@@ -1,4 +1,4 @@
-import { findHorizon, joinBands, resample, smoothstep, splitBands, type Picture } from '@urbild/core';
+import { clamp, findHorizon, joinBands, resample, splitBands, type Picture } from '@urbild/core';
 import { before, fillHoles } from './masses';
 import type { FoundSubject } from './subject';
 
@@ -43,8 +43,10 @@ export function setBefore(stage: Picture, hold: Float32Array, backdrop: Picture,
     height: Math.max(4, Math.round(stage.height * part)),
   }));
   const [from, to] = [splitBands(stage, sizes), splitBands(backdrop, sizes)];
+  // a place is known long before it is whole: it comes late, so that it comes evenly
+  const come = share ** 1.6;
   from.forEach((band, l) => {
-    const amount = smoothstep(0.05 * l, 0.95 + 0.0125 * l, share);
+    const amount = clamp((come - 0.05 * l) / (0.95 - 0.0375 * l));
     band.planes.forEach((plane, c) => {
       const other = to[l].planes[c];
       for (let i = 0; i < plane.length; i++) plane[i] += amount * (other[i] - plane[i]);

@@ -70,12 +70,14 @@ export function fillShape(stage: Picture, shape: Float32Array, share: number, ar
   const ground = [light ? 0.93 : 0.24, tone[1] * 0.25, tone[2] * 0.25];
   const push = light ? Math.min(0, 0.52 - tone[0]) : Math.max(0, 0.7 - tone[0]);
   const rim = blurPlane(inside, w, h, Math.max(1, Math.max(w, h) / 90));
+  // an outline is seen long before it is whole: it comes late, so that it comes evenly
+  const amount = share ** 1.4;
   for (let c = 0; c < 3; c++)
     for (let i = 0; i < inside.length; i++) {
       const own = stage.planes[c][i];
       const shade = c === 0 ? push * inside[i] - 0.06 * (1 - inside[i]) * rim[i] : 0;
       const wanted = inside[i] * own + (1 - inside[i]) * ground[c] + shade;
-      out.planes[c][i] = own + share * (wanted - own);
+      out.planes[c][i] = own + amount * (wanted - own);
     }
   return out;
 }
