@@ -139,6 +139,21 @@ describe('a mix of four influences', () => {
     expect(await (await slider(': weight', 1)).getAttribute('aria-valuenow')).toBe(String(after[1].weight));
   });
 
+  test('what is dragged from another window of the studio comes into the course', async () => {
+    const before = (await mix()).influences;
+    await browser.driver.executeScript(
+      `const data = new DataTransfer();
+       data.setData('application/x-urbild-source+json', JSON.stringify({ of: 'reference', id: arguments[0] }));
+       const course = document.querySelector('section[aria-label="Course"]');
+       for (const type of ['dragover', 'drop'])
+         course.dispatchEvent(new DragEvent(type, { bubbles: true, cancelable: true, dataTransfer: data }));`,
+      before[0].referenceId,
+    );
+    await browser.until('another lane', async () => (await mix()).influences.length === before.length + 1);
+    await (await browser.button('Undo')).click();
+    await browser.until('it to be gone', async () => (await mix()).influences.length === before.length);
+  });
+
   test('chosen lanes are scaled together', async () => {
     const thumbs = await browser.all('button[aria-label*="choose with others"]');
     await thumbs[1].click();

@@ -18,6 +18,7 @@ import { RenderFoot } from './RenderFoot';
 import { Settings } from './Settings';
 import { Tray, type TrayItem } from './Tray';
 import { useBenchMix } from './useBenchMix';
+import { useCarried } from './useCarried';
 import { useSources } from './useSources';
 
 interface Props {
@@ -76,6 +77,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] })),
     [change],
   );
+  const onCarried = useCarried(gives, add);
   const mend = (w: MixWarning) =>
     change((m) => ({
       ...m,
@@ -178,6 +180,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
             gives={gives}
             change={change}
             onRegion={(i) => setPainting(i.id)}
+            onCarried={onCarried}
             tools={
               <BenchTools
                 mixId={stored.id}

@@ -2,6 +2,7 @@ import { useDroppable } from '@dnd-kit/core';
 import { CHANNELS, type Gives } from '@urbild/core';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import type { MixInfluence } from '../../api/client';
+import { carriedIn, isCarrying, type Carried } from '../../parts/carry';
 import { KindSign } from '../../parts/KindSign';
 import { HUES } from '../../theme/kinds';
 import { InfluenceChart } from './InfluenceChart';
@@ -20,6 +21,8 @@ interface Props {
   readonly gives: readonly Gives[];
   readonly change: (change: Change, live?: boolean) => void;
   readonly onRegion: (influence: MixInfluence) => void;
+  /** Something was dropped from another window. */
+  readonly onCarried: (carried: Carried) => void;
   /** Further instruments, at the right of the head. */
   readonly tools?: ReactNode;
 }
@@ -28,7 +31,7 @@ const TICKS = [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1];
 const CHANNEL_NAMES: readonly ChartChannel[] = ['all', ...CHANNELS.filter((c) => c !== 'pose')];
 
 /** The course of a generation from start to end, with a lane for the words and one for every influence. */
-export function Course({ mix, lookup, gives, change, onRegion, tools }: Props) {
+export function Course({ mix, lookup, gives, change, onRegion, onCarried, tools }: Props) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const worked = useWorked(mix.influences.map((i) => i.referenceId));
   const [channel, setChannel] = useState<ChartChannel>('all');
@@ -49,6 +52,14 @@ export function Course({ mix, lookup, gives, change, onRegion, tools }: Props) {
     <section
       ref={setNodeRef}
       aria-label="Course"
+      onDragOver={(e) => isCarrying(e) && e.preventDefault()}
+      onDrop={(e) => {
+        const carried = carriedIn(e);
+        if (!carried) return;
+        e.preventDefault();
+        e.stopPropagation();
+        onCarried(carried);
+      }}
       className={`grid h-full grid-cols-[248px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}
     >
       <div className="flex items-center justify-between border-r border-line px-3 text-sm font-semibold text-muted">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useReferencesById } from '../../api/references';
 import { useCast, type Character } from '../../api/sheets';
+import { carry } from '../../parts/carry';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { CharacterSheet } from './CharacterSheet';
@@ -67,6 +68,7 @@ function Card({ character: c, chosen, onOpen }: { character: Character; chosen: 
   return (
     <li>
       <button
+        {...carry({ of: 'character', id: c.id })}
         type="button"
         aria-current={chosen ? 'true' : undefined}
         onClick={onOpen}

@@ -7,6 +7,7 @@ import { useChangeReference } from '../../api/references';
 import { useMadeWith } from '../../api/sheets';
 import { KindChoice, Marks, RightsForm } from './SharedFields';
 import { Versions } from './Versions';
+import { carry } from '../../parts/carry';
 
 interface Props {
   readonly reference: Reference;
@@ -28,7 +29,12 @@ export function About({ reference: r, onLike, onColour }: Props) {
         onSave={(title) => title && save({ title })}
       />
       <figure>
-        <img src={r.sourceUrl} alt={r.alt} className="arrive max-h-56 w-full bg-booth object-contain" />
+        <img
+          {...carry({ of: 'reference', id: r.id })}
+          src={r.sourceUrl}
+          alt={r.alt}
+          className="arrive max-h-56 w-full bg-booth object-contain"
+        />
         <figcaption className="figures mt-1 flex gap-3 text-sm text-muted">
           <span className="flex-1">
             {r.width} × {r.height} {r.format.toUpperCase()}

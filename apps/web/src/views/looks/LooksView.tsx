@@ -4,6 +4,7 @@ import { api, ask } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useReferencesById } from '../../api/references';
 import { useAct, useLooks, type Look } from '../../api/sheets';
+import { carry } from '../../parts/carry';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { LookSheet } from './LookSheet';
@@ -52,6 +53,7 @@ function LookCard({ look, chosen, onOpen }: { look: Look; chosen: boolean; onOpe
   return (
     <li>
       <button
+        {...carry({ of: 'look', id: look.id })}
         type="button"
         aria-current={chosen ? 'true' : undefined}
         onClick={onOpen}
