@@ -9,11 +9,12 @@ import {
   type LevelSize,
   type Picture,
 } from '@urbild/core';
-import { contourLines, detailMask } from './detail';
+import { detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';
 import { holdForm } from './holdForm';
 import type { PatchKernel } from './kernel';
+import { drawKeyLines } from './keyLines';
 import { matchLevels, type Source } from './matchLevels';
 import {
   amountOf,
@@ -238,42 +239,6 @@ function mixInto(target: Picture, other: Picture, amount: number): void {
   for (let c = 0; c < 3; c++) {
     const [a, b] = [target.planes[c], other.planes[c]];
     for (let i = 0; i < a.length; i++) a[i] += amount * (b[i] - a[i]);
-  }
-}
-
-/** Looks that live by their lines get contours of the stage in their own line colour, as strong as they are heard. */
-function drawKeyLines(guide: Picture, stage: Picture, strokes: readonly Source[], plan: SynthesisPlan): void {
-  const finest = plan.levels[plan.levels.length - 1];
-  const weights = strokes.map((s) => finest.surface[s.influence] * s.part);
-  const total = weights.reduce((a, b) => a + b, 0);
-  if (total <= 0) return;
-  const mean = (value: (s: Source) => number) =>
-    strokes.reduce((sum, s, i) => sum + (weights[i] / total) * value(s), 0);
-  const dark = mean((s) => s.reference.ridges.dark);
-  const light = mean((s) => s.reference.ridges.light);
-  const amount = Math.min(1, Math.max(0, (Math.max(dark, light) - 0.03) / 0.04)) * Math.min(1, total);
-  if (amount <= 0.05) return;
-  const both = Math.min(dark, light) / Math.max(dark, light) > 0.75;
-  const lines = contourLines(stage, 1.5);
-  const inks = ([0, 1, 2] as const).map((c) => [
-    mean((s) => s.reference.extremes.dark[c]),
-    mean((s) => s.reference.extremes.light[c]),
-  ]);
-  const { width: w, height: h } = guide;
-  const [sw, sh] = [Math.max(1, w >> 2), Math.max(1, h >> 2)];
-  const soft = resamplePlane(
-    blurPlane(resamplePlane(guide.planes[0], w, h, sw, sh), sw, sh, (3 * Math.max(w, h)) / 2048 + 0.5),
-    sw,
-    sh,
-    w,
-    h,
-  );
-  const middle = 0.5 * (inks[0][0] + inks[0][1]);
-  for (let i = 0; i < lines.length; i++) {
-    const a = Math.min(1, amount * lines[i]);
-    if (a < 0.02) continue;
-    const ink = both ? (soft[i] < middle ? 1 : 0) : dark >= light ? 0 : 1;
-    for (let c = 0; c < 3; c++) guide.planes[c][i] += a * (inks[c][ink] - guide.planes[c][i]);
   }
 }
 
