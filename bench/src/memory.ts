@@ -15,7 +15,8 @@ const PROGRAM = `
     .render(readRequest({ prompt, influences, width: 1536, height: 1024 }), () => Promise.resolve(look))
     .then(() => console.log(JSON.stringify({
       before,
-      most: 1024 * process.resourceUsage().maxRSS,
+      // not ru_maxrss: that begins with what the parent had
+      most: 1024 * Number(/VmHWM:\\s+(\\d+)/.exec(require('fs').readFileSync('/proc/self/status', 'utf8'))[1]),
       after: process.memoryUsage().rss,
     })));
 `;
