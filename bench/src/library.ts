@@ -107,7 +107,7 @@ export async function benchImport(): Promise<void> {
   const folder = path.join(dataDir, 'files');
   await mkdir(folder);
   const files: string[] = [];
-  for (let k = 0; k < 24; k++) {
+  for (let k = 0; k < 60; k++) {
     const [w, h] = [3000, 2000];
     const small = await sharp({
       create: {
@@ -155,15 +155,17 @@ export async function benchImport(): Promise<void> {
     form.append('file', new Blob([new Uint8Array(await readFile(file))]), name);
     await fetch(`${base}/imports`, { method: 'POST', body: form });
   };
-  // the threads start with the first file
-  const warm = path.join(folder, 'warm.png');
-  await writeFile(
-    warm,
-    await sharp({ create: { width: 200, height: 200, channels: 3, background: '#446688' } })
-      .png()
-      .toBuffer(),
-  );
-  await send(warm, 'warm.png');
+  // every thread starts with its first file
+  for (const background of ['#446688', '#aa5522', '#33aa66', '#dddd99'].slice(0, os.availableParallelism())) {
+    const warm = path.join(folder, 'warm.png');
+    await writeFile(
+      warm,
+      await sharp({ create: { width: 200, height: 200, channels: 3, background } })
+        .png()
+        .toBuffer(),
+    );
+    await send(warm, 'warm.png');
+  }
   await app.get(JobsService).idle();
   let slowest = 0;
   const watch = setInterval(() => {

@@ -178,3 +178,58 @@ export function responses(planes: usize, w: i32, h: i32, step: i32, bank: usize,
   store<f32>(at(out, (filter + 2) * count + n), f32x4.extract_lane(s, 2));
   store<f32>(at(out, (filter + 3) * count + n), f32x4.extract_lane(s, 3));
 }
+
+/**
+ * Cube roots: a guess by the bits of the number (its exponent over three), then Halley's iteration twice, which triples the number
+ * of right digits each time.
+ */
+// @ts-ignore: decorator
+@inline function cubeRoot(x: v128): v128 {
+  const third = f32x4.mul(f32x4.convert_i32x4_s(x), f32x4.splat(<f32>0.3333333333333333));
+  let y = i32x4.add(i32x4.trunc_sat_f32x4_s(third), i32x4.splat(709921077));
+  for (let k = 0; k < 2; k++) {
+    const cube = f32x4.mul(f32x4.mul(y, y), y);
+    // the quotient first: the cube of next to nothing times it would be nothing at all
+    y = f32x4.mul(y, f32x4.div(f32x4.add(f32x4.add(cube, x), x), f32x4.add(f32x4.add(cube, cube), x)));
+  }
+  return y;
+}
+
+// @ts-ignore: decorator
+@inline function sumOf(a: f32, x: v128, b: f32, y: v128, c: f32, z: v128): v128 {
+  return f32x4.add(f32x4.add(f32x4.mul(f32x4.splat(a), x), f32x4.mul(f32x4.splat(b), y)), f32x4.mul(f32x4.splat(c), z));
+}
+
+// @ts-ignore: decorator
+@inline function linear(rgba: usize, channel: usize, light: usize): f32 {
+  const alpha = <f32>load<u8>(rgba + 3) / <f32>255;
+  return load<f32>(light + (<usize>load<u8>(rgba + channel) << 2)) * alpha + (<f32>1 - alpha);
+}
+
+// @ts-ignore: decorator
+@inline function linears(rgba: usize, channel: usize, light: usize): v128 {
+  return f32x4(
+    linear(rgba, channel, light),
+    linear(rgba + 4, channel, light),
+    linear(rgba + 8, channel, light),
+    linear(rgba + 12, channel, light),
+  );
+}
+
+/**
+ * 8-bit sRGB with alpha, over white -> OKLab, a and b times `gain`. `light`: linear light of the 256 code values. Reads up to three
+ * pixels and writes up to three floats beyond `n`.
+ */
+export function lab(rgba: usize, n: i32, light: usize, gain: f32, L: usize, A: usize, B: usize): void {
+  for (let i = 0; i < n; i += 4) {
+    const p = rgba + (<usize>i << 2);
+    const red = linears(p, 0, light), green = linears(p, 1, light), blue = linears(p, 2, light);
+    const l = cubeRoot(sumOf(0.4122214708, red, 0.5363325363, green, 0.0514459929, blue));
+    const m = cubeRoot(sumOf(0.2119034982, red, 0.6806995451, green, 0.1073969566, blue));
+    const s = cubeRoot(sumOf(0.0883024619, red, 0.2817188376, green, 0.6299787005, blue));
+    const g = f32x4.splat(gain);
+    v128.store(at(L, i), sumOf(0.2104542553, l, 0.793617785, m, -0.0040720468, s));
+    v128.store(at(A, i), f32x4.mul(g, sumOf(1.9779984951, l, -2.428592205, m, 0.4505937099, s)));
+    v128.store(at(B, i), f32x4.mul(g, sumOf(0.0259040371, l, 0.7827717662, m, -0.808675766, s)));
+  }
+}

@@ -5,19 +5,33 @@ import type { Box } from '../mask/salience';
 const SIDE = 240;
 const SMALLEST = 0.16;
 
-/** Lines, of a plane turned so that they run along rows, in which hardly anything changes: gutters. */
-function gutters(same: (along: number, across: number) => number, length: number, from: number, to: number): number[] {
+/** A bundle of lines: pixel x of line y is `from + y * along + x * across`. */
+interface Lines {
+  readonly from: number;
+  readonly along: number;
+  readonly across: number;
+  readonly count: number;
+  readonly length: number;
+}
+
+/** Lines along which hardly anything changes: gutters. */
+function gutters([L, A, B]: Picture['planes'], { from, along, across, count, length }: Lines): number[] {
   const found: number[] = [];
-  for (let y = 0; y < length; y++) {
+  const chroma = 1 / CHROMA_GAIN;
+  for (let y = 0; y < count; y++) {
+    const first = from + y * along;
     let worst = 0;
-    let mean = 0;
-    for (let x = from; x < to; x++) {
-      const d = same(y, x);
-      mean += d;
-      worst = Math.max(worst, d);
-      if (worst >= 0.07) break;
+    let sum = 0;
+    for (let x = 0; x < length && worst < 0.07; x++) {
+      const i = first + x * across;
+      const l = L[i] - L[first];
+      const a = (A[i] - A[first]) * chroma;
+      const b = (B[i] - B[first]) * chroma;
+      const d = Math.sqrt(l * l + a * a + b * b);
+      sum += d;
+      if (d > worst) worst = d;
     }
-    if (worst < 0.07 && mean / (to - from) < 0.008) found.push(y);
+    if (worst < 0.07 && sum / length < 0.008) found.push(y);
   }
   return found;
 }
@@ -46,34 +60,25 @@ interface Part {
  */
 export function splitCollage(picture: Picture): Box[] {
   const { width: w, height: h, planes } = levelOf(picture, SIDE);
-  const [L, A, B] = planes;
-  const differ = (i: number, j: number) => {
-    const l = L[i] - L[j];
-    const a = (A[i] - A[j]) / CHROMA_GAIN;
-    const b = (B[i] - B[j]) / CHROMA_GAIN;
-    // many pairs: Math.hypot is slow
-    return Math.sqrt(l * l + a * a + b * b);
-  };
   const cut = (part: Part, depth: number): Part[] => {
     const pw = part.right - part.left;
     const ph = part.bottom - part.top;
     if (depth > 3) return [part];
     for (const rows of ph >= pw ? [true, false] : [false, true]) {
       const length = rows ? ph : pw;
-      const lines = rows
-        ? gutters(
-            (y, x) => differ((part.top + y) * w + x, (part.top + y) * w + part.left),
-            length,
-            part.left,
-            part.right,
-          )
-        : gutters((x, y) => differ(y * w + part.left + x, part.top * w + part.left + x), length, part.top, part.bottom);
+      const from = part.top * w + part.left;
+      const lines = gutters(
+        planes,
+        rows
+          ? { from, along: w, across: 1, count: ph, length: pw }
+          : { from, along: 1, across: w, count: pw, length: ph },
+      );
       const cuts = runs(lines);
       const pieces: [number, number][] = [];
-      let from = 0;
+      let next = 0;
       for (const [a, b] of [...cuts, [length, length] as [number, number]]) {
-        if (a - from >= SMALLEST * (rows ? h : w)) pieces.push([from, a]);
-        from = b + 1;
+        if (a - next >= SMALLEST * (rows ? h : w)) pieces.push([next, a]);
+        next = b + 1;
       }
       // wide even stretches are a sky or a ground, not gutters
       const widest = Math.max(0, ...cuts.filter(([a, b]) => a > 0 && b < length - 1).map(([a, b]) => b - a + 1));

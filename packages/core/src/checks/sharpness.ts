@@ -17,10 +17,14 @@ export function sharpnessAt(picture: Picture, side: number): number {
       n++;
     }
   if (!n) return 0;
-  let mean = 0;
-  for (let i = 0; i < L.length; i++) mean += L[i] / L.length;
-  let variance = 0;
-  for (let i = 0; i < L.length; i++) variance += (255 * (L[i] - mean)) ** 2 / L.length;
+  let lightness = 0;
+  let lightness2 = 0;
+  for (let i = 0; i < L.length; i++) {
+    const v = 255 * L[i];
+    lightness += v;
+    lightness2 += v * v;
+  }
+  const variance = lightness2 / L.length - (lightness / L.length) ** 2;
   return (squares / n - (sum / n) ** 2) / (variance + 25);
 }
 
@@ -36,13 +40,15 @@ export function trueResolution(picture: Picture): number {
     let sum = 0;
     let n = 0;
     const step = Math.max(1, Math.floor((w * h) / 60000));
-    for (let i = 0; i < w * h; i += step) {
-      const x = i % w;
-      const y = (i / w) | 0;
-      if (x < d || x >= w - d || y < d || y >= h - d) continue;
-      sum += (2 * L[i] - L[i - d] - L[i + d]) ** 2 + (2 * L[i] - L[i - d * w] - L[i + d * w]) ** 2;
-      n++;
-    }
+    const row = d * w;
+    for (let y = d; y < h - d; y += step)
+      for (let x = d; x < w - d; x++) {
+        const i = y * w + x;
+        const across = 2 * L[i] - L[i - d] - L[i + d];
+        const down = 2 * L[i] - L[i - row] - L[i + row];
+        sum += across * across + down * down;
+        n++;
+      }
     return n ? sum / n : 0;
   };
   const fine = energy(1);

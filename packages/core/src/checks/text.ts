@@ -13,27 +13,27 @@ interface Stroke {
 function letters(mask: Uint8Array, w: number, h: number): Stroke[] {
   const seen = new Uint8Array(mask.length);
   const found: Stroke[] = [];
-  const open: number[] = [];
+  const open = new Int32Array(mask.length);
+  let waiting = 0;
   const enter = (i: number) => {
-    if (!mask[i] || seen[i]) return;
+    if (mask[i] !== 1 || seen[i]) return;
     seen[i] = 1;
-    open.push(i);
+    open[waiting++] = i;
   };
   for (let start = 0; start < mask.length; start++) {
     if (!mask[start] || seen[start]) continue;
-    open.length = 0;
     enter(start);
     let area = 0;
     const s: Stroke = { left: w, right: 0, top: h, bottom: 0 };
-    while (open.length) {
-      const i = open.pop()!;
+    while (waiting) {
+      const i = open[--waiting];
       const x = i % w;
       const y = (i / w) | 0;
       area++;
-      s.left = Math.min(s.left, x);
-      s.right = Math.max(s.right, x);
-      s.top = Math.min(s.top, y);
-      s.bottom = Math.max(s.bottom, y);
+      if (x < s.left) s.left = x;
+      if (x > s.right) s.right = x;
+      if (y < s.top) s.top = y;
+      if (y > s.bottom) s.bottom = y;
       if (x > 0) enter(i - 1);
       if (x < w - 1) enter(i + 1);
       enter(i - w);
@@ -76,8 +76,9 @@ export function writingIn(picture: Picture): number {
   const { width: w, height: h, planes } = levelOf(picture, 320);
   const mean = boxPlane(planes[0], w, h, 9);
   let best = 0;
+  const mask = new Uint8Array(w * h);
   for (const sign of [1, -1]) {
-    const mask = Uint8Array.from(planes[0], (v, i) => (sign * (mean[i] - v) > 0.085 ? 1 : 0));
+    for (let i = 0; i < mask.length; i++) mask[i] = sign * (mean[i] - planes[0][i]) > 0.085 ? 1 : 0;
     best = Math.max(best, longestChain(letters(mask, w, h)));
   }
   return best;

@@ -13,8 +13,9 @@ export interface Tone {
 /** Reads the tone of a picture from a histogram of its OKLab lightness. */
 export function toneOf({ planes }: Picture): Tone {
   const L = planes[0];
-  const counts = new Float64Array(256);
-  for (let i = 0; i < L.length; i++) counts[Math.min(255, Math.max(0, Math.round(L[i] * 255)))] += 1 / L.length;
+  const pixels = new Uint32Array(256);
+  for (let i = 0; i < L.length; i++) pixels[Math.min(255, Math.max(0, (L[i] * 255 + 0.5) | 0))]++;
+  const counts = Float64Array.from(pixels, (n) => n / L.length);
   const at = (part: number) => {
     let sum = 0;
     for (let v = 0; v < 256; v++) {

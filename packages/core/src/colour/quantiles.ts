@@ -3,12 +3,12 @@ export const QUANTILES = 128;
 const BINS = 1024;
 
 interface Histogram {
-  readonly counts: Float64Array;
+  readonly counts: Int32Array;
   readonly low: number;
   readonly perUnit: number;
 }
 
-const counts = new Float64Array(BINS);
+const counts = new Int32Array(BINS);
 
 function histogram(values: Float32Array): Histogram {
   let low = Infinity;
@@ -21,7 +21,8 @@ function histogram(values: Float32Array): Histogram {
   if (!(high > low)) high = low + 1e-6;
   const perUnit = (BINS / (high - low)) * 0.999999;
   counts.fill(0);
-  for (let i = 0; i < values.length; i++) counts[Math.floor((values[i] - low) * perUnit)]++;
+  // never below zero: cutting off the fraction is as good as the floor, and quicker
+  for (let i = 0; i < values.length; i++) counts[((values[i] - low) * perUnit) | 0]++;
   return { counts, low, perUnit };
 }
 
@@ -65,7 +66,7 @@ export function transportShift(values: Float32Array, target: Float32Array, out: 
   }
   for (let i = 0; i < n; i++) {
     const u = (values[i] - low) * perUnit;
-    const k = Math.floor(u);
+    const k = u | 0;
     out[i] = shift[k] + (shift[k + 1] - shift[k]) * (u - k);
   }
 }

@@ -39,16 +39,12 @@ const LENGTHS = [PALETTE_DIRECTIONS * QUANTILES, SURFACE_LENGTH, LAYOUT_SIDE * L
 /** Descriptors as bytes; the format is docs/formats/descriptors.md. */
 export function encodeDescriptors({ palette, surface, layout }: Descriptors): Uint8Array {
   const parts = [palette, surface, layout];
-  const bytes = new Uint8Array(4 + 4 * parts.reduce((n, p) => n + p.length, 0));
-  const view = new DataView(bytes.buffer);
+  const length = parts.reduce((n, p) => n + p.length, 0);
+  const view = new DataView(new ArrayBuffer(4 + 4 * length));
   view.setUint32(0, MAGIC, true);
   let at = 4;
-  for (const part of parts)
-    for (const value of part) {
-      view.setFloat32(at, value, true);
-      at += 4;
-    }
-  return bytes;
+  for (const part of parts) for (let i = 0; i < part.length; i++, at += 4) view.setFloat32(at, part[i], true);
+  return new Uint8Array(view.buffer);
 }
 
 /** The inverse of {@link encodeDescriptors}. Throws RangeError for bytes that are not descriptors of this version. */

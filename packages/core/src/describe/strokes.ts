@@ -71,31 +71,35 @@ export function describeStrokes(picture: Picture): Float32Array {
   let ab = 0;
   let white = 0;
   let black = 0;
+  const gain = 1 / CHROMA_GAIN;
   for (let i = 0; i < n; i++) {
-    const ca = A[i] / CHROMA_GAIN;
-    const cb = B[i] / CHROMA_GAIN;
+    const ca = A[i] * gain;
+    const cb = B[i] * gain;
     const c = Math.sqrt(ca * ca + cb * cb);
     tones[Math.min(31, Math.max(0, (L[i] * 32) | 0))]++;
-    hues[(Math.floor(((Math.atan2(cb, ca) / Math.PI + 1) / 2) * 24) + 24) % 24] += c;
-    chroma += c / n;
-    chroma2 += (c * c) / n;
-    a += ca / n;
-    b += cb / n;
-    aa += (ca * ca) / n;
-    bb += (cb * cb) / n;
-    ab += (ca * cb) / n;
+    hues[(((Math.atan2(cb, ca) / Math.PI + 1) * 12) | 0) % 24] += c;
+    chroma += c;
+    chroma2 += c * c;
+    a += ca;
+    b += cb;
+    aa += ca * ca;
+    bb += cb * cb;
+    ab += ca * cb;
     if (L[i] > 0.9) white++;
     if (L[i] < 0.25) black++;
   }
-  const va = aa - a * a;
-  const vb = bb - b * b;
-  const vab = ab - a * b;
+  chroma /= n;
+  a /= n;
+  b /= n;
+  const va = aa / n - a * a;
+  const vb = bb / n - b * b;
+  const vab = ab / n - a * b;
   const root = Math.sqrt(Math.max(0, (va - vb) ** 2 / 4 + vab * vab));
   out.push(
     ...concentration(tones),
     ...concentration(hues),
     chroma * 8,
-    Math.sqrt(Math.max(0, chroma2 - chroma * chroma)) * 10,
+    Math.sqrt(Math.max(0, chroma2 / n - chroma * chroma)) * 10,
   );
   out.push(((va + vb) / 2 - root) / ((va + vb) / 2 + root + 1e-6), a * 10, b * 10, white / n, black / n);
   // detail against its own surroundings: strokes of wet and dry media differ in how it lies in lights and darks

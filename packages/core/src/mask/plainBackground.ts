@@ -21,8 +21,14 @@ export interface PlainBackground {
 const EDGE = 0.06;
 const STEP = 0.035;
 
-const differ = ([L, A, B]: Picture['planes'], i: number, j: number): number =>
-  Math.sqrt((L[i] - L[j]) ** 2 + (4 / CHROMA_GAIN ** 2) * ((A[i] - A[j]) ** 2 + (B[i] - B[j]) ** 2));
+const CHROMA = 4 / CHROMA_GAIN ** 2;
+
+function differ(planes: Picture['planes'], i: number, j: number): number {
+  const l = planes[0][i] - planes[0][j];
+  const a = planes[1][i] - planes[1][j];
+  const b = planes[2][i] - planes[2][j];
+  return Math.sqrt(l * l + CHROMA * (a * a + b * b));
+}
 
 /**
  * Finds a plain background by flooding inwards from the border through pixels that hardly differ from their neighbours
@@ -51,25 +57,35 @@ function flood(picture: Picture): PlainBackground {
       }
     }
   const mask = new Uint8Array(n);
-  const open: number[] = [];
+  const open = new Int32Array(n);
+  let waiting = 0;
   let borderLength = 0;
+  const enter = (i: number) => {
+    mask[i] = 1;
+    open[waiting++] = i;
+  };
   const start = (i: number) => {
     borderLength++;
-    if (!onEdge[i] && !mask[i]) {
-      mask[i] = 1;
-      open.push(i);
-    }
+    if (!onEdge[i] && !mask[i]) enter(i);
   };
-  for (let x = 0; x < w; x++) [x, (h - 1) * w + x].forEach(start);
-  for (let y = 1; y < h - 1; y++) [y * w, y * w + w - 1].forEach(start);
-  while (open.length) {
-    const i = open.pop()!;
+  for (let x = 0; x < w; x++) {
+    start(x);
+    start((h - 1) * w + x);
+  }
+  for (let y = 1; y < h - 1; y++) {
+    start(y * w);
+    start(y * w + w - 1);
+  }
+  const spread = (i: number, j: number) => {
+    if (!mask[j] && !onEdge[j] && differ(planes, i, j) < STEP) enter(j);
+  };
+  while (waiting) {
+    const i = open[--waiting];
     const x = i % w;
-    for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, i - w, i + w]) {
-      if (j < 0 || j >= n || mask[j] || onEdge[j] || differ(planes, i, j) >= STEP) continue;
-      mask[j] = 1;
-      open.push(j);
-    }
+    if (x > 0) spread(i, i - 1);
+    if (x < w - 1) spread(i, i + 1);
+    if (i >= w) spread(i, i - w);
+    if (i + w < n) spread(i, i + w);
   }
   let covered = 0;
   let border = 0;

@@ -52,7 +52,7 @@ export function salienceOf(picture: Picture): { map: Float32Array; width: number
 }
 
 /** Where the part `share` (0..1) of a sum lies, cutting off equal parts at both ends. */
-function middle(sums: readonly number[], share: number): [number, number] {
+function middle(sums: Float64Array, share: number): [number, number] {
   const all = sums.reduce((a, b) => a + b, 0);
   const cut = (all * (1 - share)) / 2;
   let low = 0;
@@ -81,8 +81,8 @@ export function salientBox(picture: Picture): Box {
       }
     : salienceOf(picture);
   const strong = plain ? map : map.map((v) => (v > 0.25 ? v * v : 0));
-  const columns = Array.from({ length: w }, () => 0);
-  const rows = Array.from({ length: h }, () => 0);
+  const columns = new Float64Array(w);
+  const rows = new Float64Array(h);
   for (let i = 0; i < strong.length; i++) {
     columns[i % w] += strong[i];
     rows[(i / w) | 0] += strong[i];

@@ -1,4 +1,5 @@
-import { encodeSrgb, labToLinear, linearToLab, SRGB_TO_LINEAR } from '../colour/oklab';
+import { encodeSrgb, labToLinear, SRGB_TO_LINEAR } from '../colour/oklab';
+import { labPlanes } from './planesKernel';
 
 /**
  * Gain on the a and b planes of a {@link Picture}, so that chroma weighs about as much as lightness when patches are
@@ -13,11 +14,15 @@ export interface Picture {
   readonly planes: readonly [L: Float32Array, a: Float32Array, b: Float32Array];
 }
 
-/** An empty (black) picture. Throws RangeError unless both sides are whole numbers of at least 1. */
-export function createPicture(width: number, height: number): Picture {
+function requireSize(width: number, height: number): void {
   if (!(Number.isInteger(width) && Number.isInteger(height) && width > 0 && height > 0)) {
     throw new RangeError(`A picture needs whole sides of at least 1, not ${width} x ${height}`);
   }
+}
+
+/** An empty (black) picture. Throws RangeError unless both sides are whole numbers of at least 1. */
+export function createPicture(width: number, height: number): Picture {
+  requireSize(width, height);
   const n = width * height;
   return { width, height, planes: [new Float32Array(n), new Float32Array(n), new Float32Array(n)] };
 }
@@ -31,21 +36,8 @@ export const clonePicture = ({ width, height, planes: [L, a, b] }: Picture): Pic
 
 /** 8-bit sRGB (4 bytes a pixel; alpha is laid over white) -> Picture. */
 export function pictureFromRgba(rgba: Uint8Array | Uint8ClampedArray, width: number, height: number): Picture {
-  const picture = createPicture(width, height);
-  const [L, A, B] = picture.planes;
-  for (let i = 0, j = 0; i < width * height; i++, j += 4) {
-    const alpha = rgba[j + 3] / 255;
-    const white = 1 - alpha;
-    const lab = linearToLab(
-      SRGB_TO_LINEAR[rgba[j]] * alpha + white,
-      SRGB_TO_LINEAR[rgba[j + 1]] * alpha + white,
-      SRGB_TO_LINEAR[rgba[j + 2]] * alpha + white,
-    );
-    L[i] = lab[0];
-    A[i] = lab[1] * CHROMA_GAIN;
-    B[i] = lab[2] * CHROMA_GAIN;
-  }
-  return picture;
+  requireSize(width, height);
+  return { width, height, planes: labPlanes(rgba, width * height, SRGB_TO_LINEAR, CHROMA_GAIN) };
 }
 
 const CODES = 1 << 16;
@@ -55,9 +47,10 @@ const TO_CODE = Uint8Array.from({ length: CODES + 1 }, (_, i) => encodeSrgb(i / 
 /** Picture -> 8-bit sRGB, opaque, 4 bytes a pixel; colours outside the gamut are limited channel by channel. */
 export function pictureToRgba({ width, height, planes: [L, A, B] }: Picture): Uint8ClampedArray {
   const out = new Uint8ClampedArray(width * height * 4);
+  const toLinear = labToLinear;
   const code = (linear: number) => TO_CODE[linear <= 0 ? 0 : linear >= 1 ? CODES : (linear * CODES) | 0];
   for (let i = 0, j = 0; i < width * height; i++, j += 4) {
-    const v = labToLinear(L[i], A[i] / CHROMA_GAIN, B[i] / CHROMA_GAIN);
+    const v = toLinear(L[i], A[i] / CHROMA_GAIN, B[i] / CHROMA_GAIN);
     out[j] = code(v[0]);
     out[j + 1] = code(v[1]);
     out[j + 2] = code(v[2]);

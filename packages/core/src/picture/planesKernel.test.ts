@@ -1,6 +1,7 @@
 import { Random } from '../maths/random';
-import { blurBy, enlargePlane, filterResponses, halvePlane, shrinkPlane } from './planesKernel';
-import { blurTwin, enlargeTwin, responsesTwin, shrinkTwin } from './planesTwin';
+import { linearToLab, SRGB_TO_LINEAR } from '../colour/oklab';
+import { blurBy, enlargePlane, filterResponses, halvePlane, labPlanes, shrinkPlane } from './planesKernel';
+import { blurTwin, enlargeTwin, labTwin, responsesTwin, shrinkTwin } from './planesTwin';
 import { between, coverage } from './resample';
 
 const random = new Random(4);
@@ -72,4 +73,20 @@ test('the memory of the kernel grows with what is asked of it', () => {
   const [a, b] = [blurBy(large, 900, 700, half), blurBy(large, 900, 700, half)];
   same(a, b);
   expect(a[450 * 700 + 450]).not.toBe(0);
+});
+
+test('colours turn into the bytes of their twin and into OKLab, black, white and transparent ones too', () => {
+  const pixels = [0, 0, 0, 255, 255, 255, 255, 255, 1, 0, 0, 255, 9, 200, 90, 0, 12, 34, 56, 128];
+  while (pixels.length < 4 * 1001) pixels.push(Math.floor(random.next() * 256));
+  const rgba = Uint8Array.from(pixels);
+  const planes = labPlanes(rgba, 1001, SRGB_TO_LINEAR, 1.6);
+  labTwin(rgba, 1001, SRGB_TO_LINEAR, 1.6).forEach((plane, c) => same(planes[c], plane));
+  let worst = 0;
+  for (let i = 0; i < 1001; i++) {
+    const alpha = rgba[4 * i + 3] / 255;
+    const [r, g, b] = [0, 1, 2].map((c) => SRGB_TO_LINEAR[rgba[4 * i + c]] * alpha + 1 - alpha);
+    const lab = linearToLab(r, g, b);
+    for (const c of [0, 1, 2]) worst = Math.max(worst, Math.abs(planes[c][i] / (c ? 1.6 : 1) - lab[c]));
+  }
+  expect(worst).toBeLessThan(1e-6);
 });

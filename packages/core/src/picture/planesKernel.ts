@@ -8,6 +8,7 @@ interface PlanesKernel extends KernelMemory {
   shrink(...args: readonly number[]): void;
   enlarge(...args: readonly number[]): void;
   responses(...args: readonly number[]): void;
+  lab(...args: readonly number[]): void;
 }
 
 /** Where the kernel's own data ends. */
@@ -135,4 +136,19 @@ export function filterResponses(
   memory.set(bank, at[1] / 4);
   k.responses(at[0], w, h, step, at[1], count, at[2]);
   return Array.from({ length: 24 }, (_, f) => memory.subarray(at[2] / 4 + f * count, at[2] / 4 + (f + 1) * count));
+}
+
+/** 8-bit sRGB with alpha, laid over white -> OKLab planes, a and b times `gain`. `light`: linear light of the 256 code values. */
+export function labPlanes(
+  rgba: Uint8Array | Uint8ClampedArray,
+  n: number,
+  light: Float32Array,
+  gain: number,
+): [L: Float32Array, a: Float32Array, b: Float32Array] {
+  const { k, memory, at } = room(n, light.length, n, n, n);
+  const [from, table, L, A, B] = at;
+  new Uint8Array(memory.buffer).set(rgba.subarray(0, 4 * n), from);
+  memory.set(light, table / 4);
+  k.lab(from, n, table, gain, L, A, B);
+  return [memory.slice(L / 4, L / 4 + n), memory.slice(A / 4, A / 4 + n), memory.slice(B / 4, B / 4 + n)];
 }

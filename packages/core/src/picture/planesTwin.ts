@@ -75,3 +75,36 @@ export function responsesTwin(
       }
   return out.map((values) => Float32Array.from(values));
 }
+
+const bits = new DataView(new ArrayBuffer(4));
+
+function cubeRoot(x: number): number {
+  bits.setFloat32(0, x);
+  bits.setInt32(0, Math.trunc(f(f(bits.getInt32(0)) * f(1 / 3))) + 709921077);
+  let y = bits.getFloat32(0);
+  for (let k = 0; k < 2; k++) {
+    const cube = f(f(y * y) * y);
+    y = f(y * f(f(f(cube + x) + x) / f(f(cube + cube) + x)));
+  }
+  return y;
+}
+
+const sumOf = (weights: readonly [number, number, number], [x, y, z]: readonly number[]): number =>
+  f(f(f(f(weights[0]) * x) + f(f(weights[1]) * y)) + f(f(weights[2]) * z));
+
+export function labTwin(rgba: Uint8Array, n: number, light: Float32Array, gain: number): Float32Array[] {
+  const out = [0, 1, 2].map(() => new Float32Array(n));
+  for (let i = 0; i < n; i++) {
+    const alpha = f(rgba[4 * i + 3] / 255);
+    const rgb = [0, 1, 2].map((c) => f(f(light[rgba[4 * i + c]] * alpha) + f(1 - alpha)));
+    const lms = [
+      cubeRoot(sumOf([0.4122214708, 0.5363325363, 0.0514459929], rgb)),
+      cubeRoot(sumOf([0.2119034982, 0.6806995451, 0.1073969566], rgb)),
+      cubeRoot(sumOf([0.0883024619, 0.2817188376, 0.6299787005], rgb)),
+    ];
+    out[0][i] = sumOf([0.2104542553, 0.793617785, -0.0040720468], lms);
+    out[1][i] = f(f(gain) * sumOf([1.9779984951, -2.428592205, 0.4505937099], lms));
+    out[2][i] = f(f(gain) * sumOf([0.0259040371, 0.7827717662, -0.808675766], lms));
+  }
+  return out;
+}

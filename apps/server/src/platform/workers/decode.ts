@@ -6,8 +6,7 @@ import type { TaskFailure } from './tasks';
 
 /** Longest side of the picture that is kept beside the original. */
 export const PICTURE_SIDE = 2048;
-const THUMBNAIL_SIDE = 512;
-const MEASURE_SIDE = 512;
+const SMALL_SIDE = 512;
 const FORMATS = ['png', 'jpeg', 'webp', 'heif', 'avif', 'tiff', 'gif'];
 /** What browsers show as it is, so that it can be kept without encoding it again. */
 const SHOWN = ['png', 'jpeg', 'webp'];
@@ -17,23 +16,37 @@ export const refuse = (failure: TaskFailure['failure'], message: string): TaskFa
 /** True for a failure that a worker answers instead of a result. */
 export const isFailure = (answer: object): answer is TaskFailure => 'failure' in answer;
 
-/** Pixels for measuring: at most 512 px, alpha over white. */
-export async function measurable(input: sharp.Sharp | Uint8Array): Promise<Picture> {
+/** A picture at no more than 512 px, four channels: for measuring and for its thumbnail. */
+export interface Small {
+  readonly data: Buffer;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Shrinks a picture once for all that is made of it at this size. */
+export async function small(input: sharp.Sharp | Uint8Array): Promise<Small> {
   const { data, info } = await (input instanceof Uint8Array ? sharp(input) : input)
-    .resize(MEASURE_SIDE, MEASURE_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
     .ensureAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return pictureFromRgba(data, info.width, info.height);
+  return { data, width: info.width, height: info.height };
+}
+
+/** Pixels for measuring: at most 512 px, alpha over white. */
+export async function measurable(input: sharp.Sharp | Uint8Array): Promise<Picture> {
+  const { data, width, height } = await small(input);
+  return pictureFromRgba(data, width, height);
 }
 
 /** A WebP of at most 512 px, laid over white. */
-export const thumbnailOf = (input: sharp.Sharp | Uint8Array): Promise<Buffer> =>
-  (input instanceof Uint8Array ? sharp(input) : input)
-    .resize(THUMBNAIL_SIDE, THUMBNAIL_SIDE, { fit: 'inside', withoutEnlargement: true })
+export async function thumbnailOf(input: sharp.Sharp | Uint8Array | Small): Promise<Buffer> {
+  const { data, width, height } = 'data' in input ? input : await small(input);
+  return sharp(data, { raw: { width, height, channels: 4 } })
     .flatten({ background: '#ffffff' })
     .webp({ quality: 84, effort: 2 })
     .toBuffer();
+}
 
 const tooLarge = (width: number, height: number) =>
   refuse('too-large', `${width} x ${height} pixels are too many: a picture may have ${LIMITS.pixels / 1e6} million.`);
@@ -50,18 +63,17 @@ async function claimedPngSize(file: string): Promise<[width: number, height: num
   }
 }
 
-/** Upright sRGB pixels of a file with what it was. */
+/** A file that can be read, with the picture that stands for it. */
 export interface Decoded {
   readonly meta: sharp.Metadata;
   readonly format: string;
   /** Size of the upright file, px. */
   readonly width: number;
   readonly height: number;
-  /** At most {@link PICTURE_SIDE} px, 8 bits, alpha kept. */
-  readonly data: Buffer;
-  readonly raw: sharp.CreateRaw;
-  /** The picture to keep; undefined when the file itself is just that. */
+  /** The picture to keep: upright, sRGB, 8 bits, at most {@link PICTURE_SIDE} px, alpha kept; undefined when the file itself is just that. */
   readonly picture?: Buffer;
+  /** The same picture at 512 px. */
+  readonly small: Small;
 }
 
 /** Reads any picture file: limits first, then orientation, profile to sRGB, size. Answers why not, otherwise. */
@@ -86,22 +98,27 @@ export async function decode(file: string): Promise<Decoded | TaskFailure> {
   const [w, h] = [meta.width ?? 0, meta.height ?? 0];
   if (!(w * h > 0) || w * h > LIMITS.pixels) return tooLarge(w, h);
   const turned = (meta.orientation ?? 1) >= 5;
+  const opened = () => sharp(file, { limitInputPixels: LIMITS.pixels, failOn: 'truncated', page: 0 });
   try {
-    const { data, info } = await sharp(file, { limitInputPixels: LIMITS.pixels, failOn: 'truncated', page: 0 })
-      .autoOrient()
-      .resize(PICTURE_SIDE, PICTURE_SIDE, { fit: 'inside', withoutEnlargement: true })
-      .toColourspace('srgb')
-      .raw()
-      .toBuffer({ resolveWithObject: true });
-    const raw = { width: info.width, height: info.height, channels: info.channels };
+    // pixels of full size are never brought over here: they would have to be cleared away again, megabytes at a time
+    const jpeg = meta.format === 'jpeg';
+    const picture = keepsItself(meta)
+      ? undefined
+      : await as(
+          opened()
+            .autoOrient()
+            .resize(PICTURE_SIDE, PICTURE_SIDE, { fit: 'inside', withoutEnlargement: true, kernel: 'cubic' })
+            .toColourspace('srgb'),
+          jpeg,
+        ).toBuffer();
     return {
       meta,
       format: meta.format === 'heif' ? 'avif' : meta.format,
       width: turned ? h : w,
       height: turned ? w : h,
-      data,
-      raw,
-      picture: keepsItself(meta) ? undefined : await encode(data, raw, meta.format === 'jpeg'),
+      picture,
+      // a JPEG is quickest read small from the start
+      small: await small(picture && !jpeg ? picture : opened().autoOrient()),
     };
   } catch {
     return refuse('unreadable', 'This picture is damaged or cut off. Export it again and bring in the new file.');
@@ -118,12 +135,13 @@ const keepsItself = (m: sharp.Metadata): boolean =>
   (m.pages ?? 1) === 1 &&
   Math.max(m.width, m.height) <= PICTURE_SIDE;
 
-/** Pixels as a file: PNG, or a JPEG of high quality when they come from one. */
-export function encode(data: Buffer, raw: sharp.CreateRaw, lossy = false): Promise<Buffer> {
-  const image = sharp(data, { raw });
-  return (
-    lossy && raw.channels === 3
-      ? image.jpeg({ quality: 96, chromaSubsampling: '4:4:4' })
-      : image.png({ compressionLevel: 2 })
-  ).toBuffer();
-}
+/** As a JPEG of high quality, or as PNG. */
+const as = (image: sharp.Sharp, jpeg: boolean): sharp.Sharp =>
+  jpeg
+    ? // tables made for this very picture would save a few bytes and take as long as the rest
+      image.jpeg({ quality: 96, chromaSubsampling: '4:4:4', optimiseCoding: false })
+    : image.png({ compressionLevel: 2 });
+
+/** Pixels as a PNG. */
+export const encode = (data: Buffer, raw: sharp.CreateRaw): Promise<Buffer> =>
+  as(sharp(data, { raw }), false).toBuffer();

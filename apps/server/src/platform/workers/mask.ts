@@ -8,7 +8,7 @@ const MASK_SIDE = 1024;
 export async function mask({ file }: MaskTask): Promise<MaskResult | TaskFailure> {
   const decoded = await decode(file);
   if (isFailure(decoded)) return decoded;
-  const { data, info } = await sharp(decoded.data, { raw: decoded.raw })
+  const { data, info } = await sharp(decoded.picture ?? file)
     .flatten({ background: '#000000' })
     .greyscale()
     .resize(MASK_SIDE, MASK_SIDE, { fit: 'inside', withoutEnlargement: true })

@@ -1,6 +1,13 @@
-import { cutOutAlpha, findPlainBackground, samePreparation, UNPREPARED, type Preparation } from '@urbild/core';
+import {
+  cutOutAlpha,
+  findPlainBackground,
+  pictureFromRgba,
+  samePreparation,
+  UNPREPARED,
+  type Preparation,
+} from '@urbild/core';
 import sharp from 'sharp';
-import { encode, measurable, thumbnailOf } from './decode';
+import { encode, measurable, small, thumbnailOf } from './decode';
 import { describeReference } from './describeReference';
 import type { PrepareResult, PrepareTask } from './tasks';
 
@@ -89,7 +96,9 @@ async function fillBackground(pixels: Pixels): Promise<Pixels> {
 export async function prepare({ source, preparation, known }: PrepareTask): Promise<PrepareResult> {
   const asIs = samePreparation(preparation, UNPREPARED) && known.transparent === 0;
   const { data, raw } = await preparedPixels(source, preparation);
-  const [thumbnail, picture] = await Promise.all([thumbnailOf(sharp(data, { raw })), measurable(sharp(data, { raw }))]);
+  const little = await small(sharp(data, { raw }));
+  const thumbnail = await thumbnailOf(little);
+  const picture = pictureFromRgba(little.data, little.width, little.height);
   const { width, height } = raw;
   // what the preparation has mended is no fault any more
   const transparent = preparation.flatten || preparation.cutOut ? 0 : known.transparent;
