@@ -46,6 +46,7 @@ export * from './pose/joints';
 export * from './looks/coherence';
 export * from './looks/blend';
 export * from './reading/classifier';
+export * from './reading/network';
 export * from './reading/colourNames';
 export * from './reading/readPicture';
 export * from './reading/pictureWords';

@@ -91,7 +91,7 @@ const PREVIEW_SIDE = 192;
 /** The engine that ships with Urbild: painter, then synthesis. Runs anywhere, offline. */
 export class BuiltInEngine implements Engine {
   capabilities(): Capabilities {
-    return { name: 'urbild', version: '0.4.0', gives: GIVES, maxSide: 2048 };
+    return { name: 'urbild', version: '0.5.0', gives: GIVES, maxSide: 2048 };
   }
 
   async render(

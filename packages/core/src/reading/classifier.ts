@@ -1,3 +1,5 @@
+import { packFloats, packRows, unpackFloats, unpackRows, type PackedRows } from './packing';
+
 /** A linear classifier (multinomial logistic regression) over standardised features. */
 export interface Classifier {
   readonly classes: readonly string[];
@@ -135,35 +137,24 @@ export function learnClassifier(
 }
 
 /** A classifier as JSON with base64 numbers: mean and scale as 32-bit floats, weights in 8 bits with one scale a row. */
-export interface PackedClassifier {
+export interface PackedClassifier extends PackedRows {
   readonly classes: readonly string[];
   readonly mean: string;
   readonly scale: string;
-  readonly top: readonly number[];
-  readonly weights: string;
 }
 
 /** Unpacks what the training script wrote. */
-export function unpackClassifier({ classes, mean, scale, top, weights }: PackedClassifier): Classifier {
-  const bytes = (text: string) => Uint8Array.from(atob(text), (c) => c.charCodeAt(0));
-  const floats = (text: string) => new Float32Array(bytes(text).buffer);
-  const all = new Int8Array(bytes(weights).buffer);
-  const length = all.length / classes.length;
-  return {
-    classes,
-    mean: floats(mean),
-    scale: floats(scale),
-    weights: classes.map((_, k) =>
-      Float32Array.from(all.subarray(k * length, (k + 1) * length), (v) => (v / 127) * top[k]),
-    ),
-  };
-}
+export const unpackClassifier = ({ classes, mean, scale, top, weights }: PackedClassifier): Classifier => ({
+  classes,
+  mean: unpackFloats(mean),
+  scale: unpackFloats(scale),
+  weights: unpackRows({ top, weights }),
+});
 
 /** Packs a classifier for {@link unpackClassifier}. */
-export function packClassifier({ classes, mean, scale, weights }: Classifier): PackedClassifier {
-  const base64 = (a: Float32Array | Int8Array) =>
-    btoa(Array.from(new Uint8Array(a.buffer, a.byteOffset, a.byteLength), (b) => String.fromCharCode(b)).join(''));
-  const top = weights.map((row) => Math.max(...row.map(Math.abs)) || 1);
-  const bytes = Int8Array.from(weights.flatMap((row, k) => [...row].map((v) => Math.round((v / top[k]) * 127))));
-  return { classes, mean: base64(mean), scale: base64(scale), top, weights: base64(bytes) };
-}
+export const packClassifier = ({ classes, mean, scale, weights }: Classifier): PackedClassifier => ({
+  classes,
+  mean: packFloats(mean),
+  scale: packFloats(scale),
+  ...packRows(weights),
+});

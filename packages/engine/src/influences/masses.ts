@@ -16,6 +16,7 @@ import {
 } from '@urbild/core';
 import { threadKernel } from '../synthesis/kernel';
 import { PatchLevel } from '../synthesis/patchLevel';
+import { heightsIn } from '../synthesis/places';
 import type { FigureRecord } from '../painter/figures/record';
 import { isFigure, REGION } from '../painter/stage/region';
 
@@ -218,20 +219,30 @@ export function fillHoles(picture: Picture, hole: Float32Array): Picture {
   return out;
 }
 
+/** What the height in the picture counts when masses are filled. */
+const HEIGHT = 0.08;
+
 /** Patches of `source`, arranged as `guide` says, on one level coarse and one fine. */
 function patched(source: Picture, guide: Picture, seed: number, checkpoint: () => void): Picture {
   const kernel = threadKernel();
   kernel.seed(Math.imul(seed || 1, 0x9e3779b1) >>> 0);
   const random = new Random(seed || 1);
   const { width: w, height: h } = guide;
-  const level = new PatchLevel(kernel, w, h, [source], [blur(source, 1)], 0.08);
+  const level = new PatchLevel(
+    kernel,
+    w,
+    h,
+    [source],
+    [blur(source, 1)],
+    [heightsIn(source.width, source.height, HEIGHT)],
+  );
   const [rect] = level.rects;
   for (let i = 0; i < level.field.length; i++) {
     const x = rect.x0 + Math.floor(random.next() * (rect.x1 - rect.x0));
     const y = rect.y0 + Math.floor(random.next() * (rect.y1 - rect.y0));
     level.field[i] = y * level.atlasWidth + x;
   }
-  level.setGuide(guide, new Float32Array(w * h).fill(2));
+  level.setGuide(guide, heightsIn(w, h, HEIGHT), new Float32Array(w * h).fill(2));
   let current = guide;
   for (let round = 0; round < 3; round++) {
     level.match(

@@ -2,6 +2,7 @@ import { createPicture, Random, type Picture } from '@urbild/core';
 import { createWasmKernel, type PatchKernel } from './kernel';
 import { TwinKernel } from './kernelTwin';
 import { PatchLevel } from './patchLevel';
+import { heightsIn } from './places';
 
 function noisy(width: number, height: number, seed: number): Picture {
   const random = new Random(seed);
@@ -14,7 +15,14 @@ function noisy(width: number, height: number, seed: number): Picture {
 function work(kernel: PatchKernel, shares: readonly number[], quota = 0.05) {
   kernel.seed(12345);
   const references = [noisy(30, 24, 1), noisy(22, 26, 2)];
-  const level = new PatchLevel(kernel, 28, 20, references, references, 0.06);
+  const level = new PatchLevel(
+    kernel,
+    28,
+    20,
+    references,
+    references,
+    references.map((r) => heightsIn(r.width, r.height, 0.06)),
+  );
   const random = new Random(3);
   const field = level.field;
   for (let i = 0; i < field.length; i++) {
@@ -22,7 +30,7 @@ function work(kernel: PatchKernel, shares: readonly number[], quota = 0.05) {
     field[i] = random.integer(r.y0, r.y1 - 1) * level.atlasWidth + random.integer(r.x0, r.x1 - 1);
   }
   const target = noisy(28, 20, 4);
-  level.setGuide(target, new Float32Array(28 * 20).fill(1.5));
+  level.setGuide(target, heightsIn(28, 20, 0.06), new Float32Array(28 * 20).fill(1.5));
   const before = level.cost.slice();
   level.match(
     target,
@@ -61,7 +69,14 @@ test('references cover about as much as their share', () => {
 test('matching can be stopped between bands', () => {
   const kernel = createWasmKernel();
   const reference = noisy(30, 24, 1);
-  const level = new PatchLevel(kernel, 20, 20, [reference], [reference], 0);
+  const level = new PatchLevel(
+    kernel,
+    20,
+    20,
+    [reference],
+    [reference],
+    [new Float32Array(reference.width * reference.height)],
+  );
   const stop = () => {
     throw new Error('stopped');
   };

@@ -1,12 +1,13 @@
 import { clonePicture, Random, resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
 import { threadKernel, type PatchKernel } from './kernel';
 import type { RecolouredReference } from './commonPalette';
+import { type RegionMap } from '../regions/readRegions';
+import { placesIn, regionWeightOf } from './places';
 import { PatchLevel } from './patchLevel';
 import type { SynthesisPlan } from './plan';
 import { referenceLevel, type PreparedReference } from './reference';
 
 const SOFTNESS = 3;
-const HEIGHT_WEIGHT = 0.2;
 const GUIDE_WEIGHT = 1.5;
 const DETAIL_GAIN = 8;
 const DETAIL_PULL = 0.85;
@@ -39,7 +40,7 @@ interface Match {
 
 /**
  * Guided patch matching from the coarsest level to the finest: the picture made of patches of the references that comes
- * nearest to `guide`, with more insistence where `detail` is high.
+ * nearest to `guide`, with more insistence where `detail` is high; sky is drawn from sky, ground from ground, things from things.
  */
 export function matchLevels(
   input: MatchContext,
@@ -48,6 +49,7 @@ export function matchLevels(
   strokes: readonly Source[],
   recoloured: readonly RecolouredReference[],
   sizes: readonly LevelSize[],
+  regions: RegionMap,
 ): Picture {
   const { plan, checkpoint, onStep } = input;
   const kernel = input.kernel ?? threadKernel();
@@ -68,6 +70,7 @@ export function matchLevels(
     }
     checkpoint();
     const shares = weights.map((v) => v / total);
+    const regionWeight = regionWeightOf(regions, strokes, shares);
     const references = recoloured.map((r) => referenceLevel(r, levelPlan.part, SOFTNESS, size));
     const level = new PatchLevel(
       kernel,
@@ -75,7 +78,9 @@ export function matchLevels(
       h,
       references.map((r) => r.picture),
       references.map((r) => r.guide),
-      HEIGHT_WEIGHT,
+      references.map(({ picture }, k) =>
+        placesIn(strokes[k].reference.regions, picture.width, picture.height, regionWeight),
+      ),
       // only a reference that is taken literally brings pieces of its subject
       levelPlan.over > 1.05 || levelPlan.literal.some((v) => v > 0.05)
         ? undefined
@@ -94,6 +99,7 @@ export function matchLevels(
     const finer = resamplePlane(detail, guide.width, guide.height, w, h);
     level.setGuide(
       wanted,
+      placesIn(regions, w, h, regionWeight),
       finer.map((d) => 1 + DETAIL_GAIN * d),
     );
     const last = l === plan.levels.length - 1;

@@ -144,7 +144,13 @@ function between(a: Picture, b: Picture, amount: number): Picture {
   return out;
 }
 
-/** Restores lightness contrast at about 24 px of 512 where recolouring lost or inverted it. */
+/** Local contrast may grow by this much: a wide palette on a stage of few tones sets its masses apart, not every wave. */
+const GAIN = 1.2;
+/** How far what was lost, and what grew too much, is set right. */
+const LOST = 0.5;
+const GROWN = 0.9;
+
+/** Restores lightness contrast at about 24 px of 512 where recolouring lost, inverted or exaggerated it. */
 function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteShare[], amount: number): void {
   const { width: w, height: h } = stage;
   const q = Math.min(1, 128 / Math.max(w, h));
@@ -159,8 +165,10 @@ function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteSh
   for (let i = 0; i < L.length; i++) {
     const was = stage.planes[0][i] - before[i];
     const is = L[i] - after[i];
-    if (Math.abs(was) <= Math.abs(is) && was * is >= 0) continue;
-    const v = L[i] + 0.5 * amount * (was - is);
+    const most = GAIN * Math.abs(was) + 0.02;
+    const to = was * is < 0 || Math.abs(is) < Math.abs(was) ? was : Math.abs(is) > most ? Math.sign(is) * most : is;
+    if (to === is) continue;
+    const v = L[i] + (to === was ? LOST : GROWN) * amount * (to - is);
     L[i] = v < low ? Math.min(low, L[i]) : v > high ? Math.max(high, L[i]) : v;
   }
 }

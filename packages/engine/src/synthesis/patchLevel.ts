@@ -60,14 +60,17 @@ export class PatchLevel {
     >
   >;
 
-  /** `references` and their softened `guides` have equal sizes pair by pair; `height` weighs the place in the picture. */
+  /**
+   * `references` and their softened `guides` have equal sizes pair by pair; `places` are what else is compared of each of their
+   * pixels, as one number.
+   */
   constructor(
     kernel: PatchKernel,
     readonly width: number,
     readonly height: number,
     references: readonly Picture[],
     guides: readonly Picture[],
-    private readonly heightWeight: number,
+    places: readonly Float32Array[],
     /** Per reference and pixel: 1 where patches may be taken. Everywhere when absent. */
     private readonly surfaces?: readonly Uint8Array[],
   ) {
@@ -104,7 +107,7 @@ export class PatchLevel {
     };
     growTo(kernel, top + 1024);
     new Uint8Array(kernel.memory.buffer, FREE, top - FREE).fill(0);
-    this.rects = this.#fillAtlas(references, guides);
+    this.rects = this.#fillAtlas(references, guides, places);
     this.#floats('cost', n).fill(0.01);
   }
 
@@ -117,15 +120,15 @@ export class PatchLevel {
     return this.#at;
   }
 
-  #fillAtlas(references: readonly Picture[], guides: readonly Picture[]): AtlasRect[] {
+  #fillAtlas(references: readonly Picture[], guides: readonly Picture[], places: readonly Float32Array[]): AtlasRect[] {
     const W = this.atlasWidth;
     const bytes = new Uint8Array(this.#kernel.memory.buffer);
     bytes.fill(0, this.#at.valid, this.#at.valid + W * this.#atlasHeight);
     const rects: AtlasRect[] = [];
     let left = 0;
     references.forEach((r, k) => {
-      this.#put(r, 'atlas', W, left, 0);
-      this.#put(guides[k], 'atlasGuide', W, left, this.heightWeight);
+      this.#put(r, 'atlas', W, left);
+      this.#put(guides[k], 'atlasGuide', W, left, places[k]);
       for (let y = 0; y < r.height; y++) {
         const row = y * W + left;
         bytes.fill(k, this.#at.owner + row, this.#at.owner + row + r.width);
@@ -146,7 +149,7 @@ export class PatchLevel {
     to: 'atlas' | 'atlasGuide',
     stride: number,
     left: number,
-    heightWeight: number,
+    place?: Float32Array,
   ): void {
     const floats = this.#floats(to, stride * this.#atlasHeight * 4);
     for (let y = 0, i = 0; y < height; y++) {
@@ -155,7 +158,7 @@ export class PatchLevel {
         floats[o] = L[i];
         floats[o + 1] = a[i];
         floats[o + 2] = b[i];
-        floats[o + 3] = (heightWeight * (y + 0.5)) / height;
+        floats[o + 3] = place ? place[i] : 0;
       }
     }
   }
@@ -163,20 +166,19 @@ export class PatchLevel {
   #putPadded(
     { width: w, height: h, planes: [L, a, b] }: Picture,
     to: 'target' | 'targetGuide',
-    heightWeight: number,
+    place?: Float32Array,
   ): void {
     const stride = w + 4;
     const floats = this.#floats(to, stride * (h + 4) * 4);
     for (let y = -2; y < h + 2; y++) {
       const row = reflect(y, h) * w;
       let o = (y + 2) * stride * 4;
-      const place = (heightWeight * (Math.max(0, Math.min(h - 1, y)) + 0.5)) / h;
       for (let x = -2; x < w + 2; x++, o += 4) {
         const i = row + reflect(x, w);
         floats[o] = L[i];
         floats[o + 1] = a[i];
         floats[o + 2] = b[i];
-        floats[o + 3] = place;
+        floats[o + 3] = place ? place[i] : 0;
       }
     }
   }
@@ -195,15 +197,15 @@ export class PatchLevel {
     return this.#floats('cost', this.width * this.height);
   }
 
-  /** What the result should look like, and how much each pixel insists on it (1 usual). */
-  setGuide(guide: Picture, gain: Float32Array): void {
-    this.#putPadded(guide, 'targetGuide', this.heightWeight);
+  /** What the result should look like, what else is compared of it, and how much each pixel insists on it (1 usual). */
+  setGuide(guide: Picture, places: Float32Array, gain: Float32Array): void {
+    this.#putPadded(guide, 'targetGuide', places);
     this.#floats('gain', gain.length).set(gain);
   }
 
   /** Matches the current picture against the atlas; `checkpoint` is called often and may throw to stop. */
   match(current: Picture, o: MatchOptions, checkpoint: () => void): void {
-    this.#putPadded(current, 'target', 0);
+    this.#putPadded(current, 'target');
     const { width: w, height: h } = this;
     this.#countUse(o.shares);
     this.#floats('share', o.shares.length).set(o.shares);

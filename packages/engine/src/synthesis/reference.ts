@@ -1,4 +1,5 @@
 import { blur, describeStrokes, mannerOf, resample, resampleToLongSide, type Picture } from '@urbild/core';
+import { readRegions, type RegionMap } from '../regions/readRegions';
 import { LeastRecentlyUsed } from './cache';
 import { surfaceArea } from './detail';
 import { extremesOf, fillKeyLines, hasKeyLines, measureRidges, type Extremes, type RidgeMeasure } from './ridges';
@@ -14,10 +15,13 @@ export interface PreparedReference {
   readonly extremes: Extremes;
   /** 1 per pixel where patches may be taken, 0 on the reference's subject. */
   readonly surface: Uint8Array;
+  /** Where it shows sky, ground and things. */
+  readonly regions: RegionMap;
   /** How much it speaks for each of the painter's media: roots of parts that sum to 1. */
   readonly manner: Float32Array;
 }
 
+const regions = new LeastRecentlyUsed<RegionMap>(64);
 const manners = new LeastRecentlyUsed<Float32Array>(64);
 /** Pixels of prepared references that are kept: each takes about 28 bytes with its levels. */
 const KEPT_PIXELS = 4e6;
@@ -40,6 +44,7 @@ export function prepareReference(content: string, picture: Picture, size: number
       ridges,
       extremes: extremesOf(scaled),
       surface: surfaceArea(scaled),
+      regions: regions.get(content, () => readRegions(picture)),
       manner: manners.get(content, () => mannerOf(describeStrokes(picture))),
     };
   });

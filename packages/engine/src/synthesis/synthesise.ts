@@ -9,6 +9,7 @@ import {
   type LevelSize,
   type Picture,
 } from '@urbild/core';
+import { readRegions, regionsOfLabels } from '../regions/readRegions';
 import { detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';
@@ -72,7 +73,7 @@ const FORM_HOLD = 0.86;
 /** The same where a look prints in a few flat inks. */
 const PRINT_HOLD = 0.3;
 /** How far what a finished picture misses of its palette is made up. */
-const PALETTE_MISS = 1;
+const PALETTE_MISS = 0.5;
 /** A stage that is printed in a look's inks keeps at least this much of its sharp edges everywhere. */
 const PRINTED = 0.6;
 /** How far a stage in a look's inks is moved on to the look's whole palette. */
@@ -137,7 +138,9 @@ export function synthesise(input: SynthesisInput): Picture {
   if (!drawn) drawKeyLines(wanted, stage, strokes, plan);
   const detail = detailMask(drawn?.stage ?? stage, input.labels);
   checkpoint();
-  const matched = matchLevels(input, wanted, detail, strokes, textures, sizes);
+  const regions = input.labels ? regionsOfLabels(input.labels, stage.width, stage.height) : readRegions(stage);
+  checkpoint();
+  const matched = matchLevels(input, wanted, detail, strokes, textures, sizes, regions);
   const held = done(figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched);
   const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
   takeStraysBack(ready, wanted, drawn?.inked ? 0 : 1 / plan.levels[0].over, figures);

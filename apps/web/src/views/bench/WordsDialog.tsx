@@ -1,12 +1,13 @@
 import { nearestWords, richer, understand, VOCABULARY } from '@urbild/core';
 import { Dialog } from 'radix-ui';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Take } from '../../api/client';
 import { useNewStrip } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
-import { replaced, usedBefore } from './words';
+import { KeptPhrases } from './KeptPhrases';
+import { phraseOf, replaced, usedBefore, withPhrase } from './words';
 import { Marked } from './WordsLane';
 
 interface Props {
@@ -34,6 +35,8 @@ export function WordsDialog({ mixId, prompt, avoid, takes, onChange, save, onClo
   const go = useNavigate();
   const strip = useNewStrip(mixId);
   const [text, setText] = useState(prompt);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const marked = () => phraseOf(text, field.current?.selectionStart ?? 0, field.current?.selectionEnd ?? 0);
   const put = (next: string) => {
     setText(next);
     onChange(next);
@@ -57,6 +60,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, onChange, save, onClo
       <Dialog.Title className="font-title text-xl">What the picture shows</Dialog.Title>
       <div className="flex flex-col gap-2">
         <textarea
+          ref={field}
           aria-label="The words at length"
           rows={3}
           maxLength={2000}
@@ -106,6 +110,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, onChange, save, onClo
           <p className="text-muted">These words leave nothing open.</p>
         )}
       </Part>
+      <KeptPhrases phrase={marked} onSay={(phrase) => put(withPhrase(text, phrase))} />
       {earlier.length > 0 && (
         <Part title="Said before">
           <ul className="flex flex-col divide-y divide-line">

@@ -13,3 +13,14 @@ export function usedBefore(takes: readonly Pick<Take, 'prompt'>[], now: string):
   all.delete(now.trim());
   return [...all].slice(0, SHOWN);
 }
+
+/** A prompt with a kept phrase at its end; a phrase that is there already is not said twice. */
+export function withPhrase(prompt: string, phrase: string): string {
+  const before = prompt.trim().replace(/[\s,.;]+$/, '');
+  if (before.toLowerCase().includes(phrase.trim().toLowerCase())) return prompt;
+  return before ? `${before}, ${phrase.trim()}` : phrase.trim();
+}
+
+/** What of a prompt is to be kept as a phrase: the marked stretch, or all of it where nothing is marked. */
+export const phraseOf = (prompt: string, start: number, end: number): string =>
+  (end > start ? prompt.slice(start, end) : prompt).trim().replace(/^[\s,.;]+|[\s,.;]+$/g, '');

@@ -2,22 +2,7 @@ import { useState } from 'react';
 import type { Reference } from '../../api/client';
 import { useCorrect, useGives, type Gives } from '../../api/references';
 import { Button } from '../../parts/Button';
-
-/** Bones between the joints of the pose model. */
-const BONES = [
-  ['leftShoulder', 'rightShoulder'],
-  ['leftShoulder', 'leftElbow'],
-  ['leftElbow', 'leftWrist'],
-  ['rightShoulder', 'rightElbow'],
-  ['rightElbow', 'rightWrist'],
-  ['leftShoulder', 'leftHip'],
-  ['rightShoulder', 'rightHip'],
-  ['leftHip', 'rightHip'],
-  ['leftHip', 'leftKnee'],
-  ['leftKnee', 'leftAnkle'],
-  ['rightHip', 'rightKnee'],
-  ['rightKnee', 'rightAnkle'],
-] as const;
+import { JointsEditor } from './JointsEditor';
 
 /** Just what the engine gets, for every way of using the picture; what can be set right is set right here. */
 export function EngineGets({ reference: r }: { reference: Reference }) {
@@ -51,7 +36,7 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
         actual={actual}
         alt={`Silhouette of ${r.title}`}
       />
-      <Pose reference={r} gives={gives} />
+      <JointsEditor reference={r} gives={gives} />
     </div>
   );
 }
@@ -142,53 +127,6 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
           As read
         </Button>
       )}
-    </section>
-  );
-}
-
-function Pose({ reference: r, gives: { joints, faces } }: { reference: Reference; gives: Gives }) {
-  const at = new Map(joints.map((j) => [j.name, j]));
-  if (!joints.length && !faces.length) return null;
-  return (
-    <section>
-      <h3 className="mb-1 text-sm font-semibold text-muted">Joints and face</h3>
-      <svg
-        viewBox={`0 0 ${r.width} ${r.height}`}
-        className="w-full bg-ink"
-        role="img"
-        aria-label={`${joints.length} joints, ${faces.length} faces`}
-      >
-        {BONES.map(([a, b]) => {
-          const [p, q] = [at.get(a), at.get(b)];
-          return p && q ? (
-            <line
-              key={a + b}
-              x1={p.x * r.width}
-              y1={p.y * r.height}
-              x2={q.x * r.width}
-              y2={q.y * r.height}
-              stroke="#c9a53a"
-              strokeWidth={r.width / 120}
-              strokeLinecap="round"
-            />
-          ) : null;
-        })}
-        {joints.map((j) => (
-          <circle key={j.name} cx={j.x * r.width} cy={j.y * r.height} r={r.width / 90} fill="#f6f3ec" />
-        ))}
-        {faces.map((f, k) => (
-          <ellipse
-            key={k}
-            cx={((f.box.left + f.box.right) / 2) * r.width}
-            cy={((f.box.top + f.box.bottom) / 2) * r.height}
-            rx={((f.box.right - f.box.left) / 2) * r.width}
-            ry={((f.box.bottom - f.box.top) / 2) * r.height}
-            fill="none"
-            stroke="#d98aa2"
-            strokeWidth={r.width / 160}
-          />
-        ))}
-      </svg>
     </section>
   );
 }
