@@ -1767,6 +1767,11 @@ export interface components {
         };
         /** @enum {string} */
         Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
+        EmphasisDto: {
+            words: string;
+            /** @description 0 left out, 1 as said, 2 twice as much */
+            weight: number;
+        };
         /**
          * @description what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent
          * @enum {string}
@@ -1786,6 +1791,11 @@ export interface components {
             balance: number;
             /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
             spread?: number;
+            /** @description how strictly the words hold against references; .5 when absent */
+            strictness?: number;
+            /** @description how ornate the painter draws: 0 plain, 1 ornate; .5 when absent */
+            ornateness?: number;
+            emphases?: components["schemas"]["EmphasisDto"][];
             /** @description what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent */
             medium?: components["schemas"]["Medium"];
             start?: components["schemas"]["MixStartDto"];
@@ -2270,7 +2280,7 @@ export interface components {
             count: number;
         };
         /** @enum {string} */
-        AxisSetting: "weight" | "from" | "to" | "gives" | "reading" | "swap" | "fade" | "without" | "balance" | "spread" | "seed" | "change" | "words";
+        AxisSetting: "weight" | "from" | "to" | "gives" | "reading" | "swap" | "fade" | "without" | "balance" | "spread" | "strictness" | "ornateness" | "seed" | "change" | "words";
         AxisDto: {
             setting: components["schemas"]["AxisSetting"];
             /** @description the influence whose setting it is */

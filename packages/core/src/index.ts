@@ -22,6 +22,7 @@ export * from './influence/formula';
 export * from './influence/warnings';
 export * from './prompt/brief';
 export * from './prompt/understand';
+export * from './prompt/emphasis';
 export * from './prompt/edit';
 export * from './prompt/suggest';
 export { VOCABULARY, VOCABULARY_SIZE } from './prompt/lexicon';

@@ -1,9 +1,11 @@
 import {
   GIVES,
   IDENTITY_PARTS,
+  MAX_EMPHASES,
   MEDIA,
   READINGS,
   TYPED_MAX_WEIGHT,
+  type Emphasis,
   type Gives,
   type IdentityPart,
   type Joints,
@@ -81,6 +83,12 @@ export interface RenderRequest {
   readonly balance: number;
   /** How freely the seed composes: 0 the same composition for every seed .. 1 a free one. */
   readonly spread: number;
+  /** How strictly the words hold against references, 0..1; .5 usual. */
+  readonly strictness?: number;
+  /** How ornate the painter draws, 0 plain .. 1 ornate; .5 usual. */
+  readonly ornateness?: number;
+  /** Words of the prompt that count more or less than the others. */
+  readonly emphases?: readonly Emphasis[];
   /** The medium of the stage; the words' own, or the one nearest to the looks, when absent. */
   readonly medium?: Medium;
   /** People and creatures whom the studio knows by name. */
@@ -117,6 +125,9 @@ export function readRequest(json: unknown): RenderRequest {
     seed: whole(r, 'seed', 0, 0xffffffff, 1),
     balance: number(r, 'balance', 0, 2, 1),
     spread: number(r, 'spread', 0, 1, 1),
+    ...(r.strictness === undefined ? {} : { strictness: number(r, 'strictness', 0, 1, 0.5) }),
+    ...(r.ornateness === undefined ? {} : { ornateness: number(r, 'ornateness', 0, 1, 0.5) }),
+    ...(r.emphases === undefined ? {} : { emphases: readEmphases(r.emphases) }),
     ...(r.medium === undefined ? {} : { medium: oneOf(r, 'medium', MEDIA, 'gouache') }),
     ...(r.names === undefined ? {} : { names: readNames(r.names) }),
     ...(r.start === undefined ? {} : { start: readStart(r.start) }),
@@ -133,6 +144,16 @@ function readNames(json: unknown): KnownName[] {
     const n = asObject(one, `names[${k}]`);
     const description = text(n, 'description', '', `names[${k}]`);
     return { name: text(n, 'name', undefined, `names[${k}]`), ...(description ? { description } : {}) };
+  });
+}
+
+function readEmphases(json: unknown): Emphasis[] {
+  if (!Array.isArray(json) || json.length > MAX_EMPHASES)
+    throw new RequestError(`emphases: a list of at most ${MAX_EMPHASES}`);
+  return json.map((one, k) => {
+    const at = `emphases[${k}]`;
+    const e = asObject(one, at);
+    return { words: text(e, 'words', undefined, at), weight: number(e, 'weight', 0, 2, 1, at) };
   });
 }
 

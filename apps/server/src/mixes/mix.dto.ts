@@ -4,6 +4,7 @@ import {
   GIVES,
   IDENTITY_PARTS,
   type IdentityPart,
+  MAX_EMPHASES,
   MEDIA,
   type Medium,
   type Reading,
@@ -51,6 +52,16 @@ export class MixStartDto {
   change!: number;
 }
 
+/** Words of the prompt that count more or less than the others. */
+export class EmphasisDto {
+  @ApiProperty() @IsString() @Length(1, 200) words!: string;
+  @ApiProperty({ minimum: 0, maximum: 2, description: '0 left out, 1 as said, 2 twice as much' })
+  @IsNumber()
+  @Min(0)
+  @Max(2)
+  weight!: number;
+}
+
 export class MixSettingsDto {
   @ApiProperty({ enum: ASPECTS, enumName: 'Aspect' }) @IsIn(ASPECTS) aspect!: Aspect;
   @ApiProperty({ minimum: 0, maximum: 4294967295 }) @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
@@ -70,6 +81,35 @@ export class MixSettingsDto {
   @Min(0)
   @Max(1)
   spread?: number;
+  @ApiProperty({
+    minimum: 0,
+    maximum: 1,
+    required: false,
+    description: 'how strictly the words hold against references; .5 when absent',
+  })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  strictness?: number;
+  @ApiProperty({
+    minimum: 0,
+    maximum: 1,
+    required: false,
+    description: 'how ornate the painter draws: 0 plain, 1 ornate; .5 when absent',
+  })
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  ornateness?: number;
+  @ApiProperty({ type: [EmphasisDto], required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_EMPHASES)
+  @ValidateNested({ each: true })
+  @Type(() => EmphasisDto)
+  emphases?: readonly EmphasisDto[];
   @ApiProperty({
     enum: MEDIA,
     enumName: 'Medium',

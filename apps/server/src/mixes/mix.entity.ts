@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Gives, IdentityPart, Medium, Reading } from '@urbild/core';
+import type { Emphasis, Gives, IdentityPart, Medium, Reading } from '@urbild/core';
 
 /** Sides of a plate, as it is asked for. */
 export const ASPECTS = ['1:1', '3:2', '2:3', '4:3', '3:4', '16:9', '2:1'] as const;
@@ -17,6 +17,12 @@ export interface MixSettings {
   readonly balance: number;
   /** How freely the seed composes, 0..1; 1 when absent. */
   readonly spread?: number;
+  /** How strictly the words hold against references, 0..1; .5 when absent. */
+  readonly strictness?: number;
+  /** How ornate the painter draws, 0..1; .5 when absent. */
+  readonly ornateness?: number;
+  /** Words that count more or less than the others. */
+  readonly emphases?: readonly Emphasis[];
   /** The words' own, or the one nearest to the looks, when absent. */
   readonly medium?: Medium;
   /** A picture to start from. */

@@ -57,6 +57,21 @@ test('a take may have words and a seed of its own; a reference that is gone is l
   expect(request.influences.map((i) => i.id)).toEqual(['a']);
 });
 
+test('how the words are taken is asked for only where it is not usual; weights only of words that are there', () => {
+  const ask = (settings: Partial<MixSettings>) => requestFor(mix([], settings), references, { quality: 'draft' });
+  expect(ask({ strictness: 0.5, ornateness: 0.5, emphases: [{ words: 'marsh', weight: 1 }] })).toEqual(ask({}));
+  expect(
+    ask({
+      strictness: 0.9,
+      ornateness: 0,
+      emphases: [
+        { words: 'Marsh', weight: 1.4 },
+        { words: 'whale', weight: 2 },
+      ],
+    }),
+  ).toMatchObject({ strictness: 0.9, ornateness: 0, emphases: [{ words: 'Marsh', weight: 1.4 }] });
+});
+
 test('a medium is asked for only when the mix says one, also of its control', () => {
   expect(requestFor(mix([]), references, { quality: 'draft' })).not.toHaveProperty('medium');
   const request = requestFor(mix([influence()], { medium: 'linocut' }), references, { quality: 'draft' });

@@ -1,5 +1,5 @@
 import { createHash } from 'crypto';
-import { CAST_NAMES, type Gives, type KnownName, type Lab, type TraitSheet } from '@urbild/core';
+import { CAST_NAMES, heardEmphases, type Gives, type KnownName, type Lab, type TraitSheet } from '@urbild/core';
 import type { RenderRequest } from '@urbild/engine';
 import {
   ASPECTS,
@@ -59,6 +59,7 @@ export function requestFor(
     seed: choices.seed ?? mix.settings.seed,
     balance: mix.settings.balance,
     spread: mix.settings.spread ?? 1,
+    ...saidOf(mix.settings, prompt),
     ...(mix.settings.medium ? { medium: mix.settings.medium } : {}),
     ...(names.length ? { names } : {}),
     ...startOf(mix.settings, choices.start),
@@ -89,6 +90,16 @@ export function requestFor(
         },
       ];
     }),
+  };
+}
+
+/** How the words are taken, as far as it is not the usual way. */
+function saidOf({ strictness, ornateness, emphases = [] }: MixSettings, prompt: string): Partial<RenderRequest> {
+  const heard = heardEmphases(prompt, emphases).map(({ words, weight }) => ({ words, weight }));
+  return {
+    ...(strictness === undefined || strictness === 0.5 ? {} : { strictness }),
+    ...(ornateness === undefined || ornateness === 0.5 ? {} : { ornateness }),
+    ...(heard.length ? { emphases: heard } : {}),
   };
 }
 

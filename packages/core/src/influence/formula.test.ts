@@ -211,7 +211,10 @@ test('everything gives on all channels, a palette on colour alone', () => {
 });
 
 test('a named trait counts as a pull of 1', () => {
-  expect([0, 1, 3].map(shareAgainstNamedTrait)).toEqual([0, 0.5, 0.75]);
+  expect([0, 1, 3].map((total) => shareAgainstNamedTrait(total))).toEqual([0, 0.5, 0.75]);
+  // strict words count twice, words that do not hold at all not
+  expect([0, 1, 2].map((words) => shareAgainstNamedTrait(1, words))).toEqual([1, 0.5, 1 / 3]);
+  expect(shareAgainstNamedTrait(0, 0)).toBe(0);
 });
 
 test('the weight of a look is divided over its pictures', () => {

@@ -148,10 +148,10 @@ export function meanGate(span: Pick<Influence, 'from' | 'to'>, from: number, to:
 }
 
 /**
- * A trait that the words name outright counts as a pull of 1 on that trait: the share that references with a summed
- * pull of `total` have against it.
+ * A trait that the words name outright counts as a pull of 1 on that trait, or of `words` where these are to hold more or less
+ * strictly (0..2): the share that references with a summed pull of `total` have against it; 0 where neither pulls.
  */
-export const shareAgainstNamedTrait = (total: number): number => total / (total + 1);
+export const shareAgainstNamedTrait = (total: number, words = 1): number => (total > 0 ? total / (total + words) : 0);
 
 /** Divides the weight of a look, group or character over its pictures by their own weights (relative, >= 0). */
 export function divideWeight(weight: number, parts: readonly number[]): number[] {

@@ -119,6 +119,8 @@ export interface Placed {
   readonly side?: 'left' | 'right' | 'middle';
   readonly distance?: 'near' | 'far';
   readonly relation?: Relation;
+  /** How much it counts in the picture, 0..2; 1 when absent. */
+  readonly prominence?: number;
 }
 
 /** A garment and its cloth. */
@@ -204,6 +206,8 @@ export interface SceneBrief {
   readonly camera?: 'above' | 'below';
   /** People, creatures and things, in the order in which they are named. */
   readonly entities: readonly Entity[];
+  /** How much time, weather, season and light count, 0..2 each; 1 where absent. */
+  readonly stress?: Readonly<Partial<Record<'time' | 'weather' | 'season' | 'light', number>>>;
   /** What shall not appear: "thing: boat", "creature: heron", "person", ... */
   readonly avoid: readonly string[];
   readonly medium?: Medium;

@@ -13,6 +13,8 @@ export const AXIS_SETTINGS = [
   'without',
   'balance',
   'spread',
+  'strictness',
+  'ornateness',
   'seed',
   'change',
   'words',
@@ -47,6 +49,8 @@ const RANGES: Partial<Record<AxisSetting, readonly [number, number]>> = {
   fade: [0, 1],
   balance: [0, 2],
   spread: [0, 1],
+  strictness: [0, 1],
+  ornateness: [0, 1],
   seed: [0, 0xffffffff],
   change: [0, 1],
 };
@@ -115,6 +119,8 @@ export function withValue<M extends TrialState>(state: M, axis: Axis, value: num
     }
     case 'balance':
     case 'spread':
+    case 'strictness':
+    case 'ornateness':
     case 'seed':
       return { ...state, settings: { ...state.settings, [setting]: value } };
     case 'change':

@@ -1,3 +1,4 @@
+import type { Emphasis } from '../prompt/emphasis';
 import type { TrialInfluence, TrialState } from './state';
 
 const percent = (v: number) => `${Math.round(v * 100)} %`;
@@ -23,6 +24,10 @@ export function differences<I extends TrialInfluence>(
   if (a.aspect !== b.aspect && a.aspect && b.aspect) out.push(`plate ${a.aspect} → ${b.aspect}`);
   if (a.balance !== b.balance) out.push(`balance ${number(a.balance)} → ${number(b.balance)}`);
   if ((a.spread ?? 1) !== (b.spread ?? 1)) out.push(`spread ${number(a.spread ?? 1)} → ${number(b.spread ?? 1)}`);
+  for (const setting of ['strictness', 'ornateness'] as const)
+    if ((a[setting] ?? 0.5) !== (b[setting] ?? 0.5))
+      out.push(`${setting} ${number(a[setting] ?? 0.5)} → ${number(b[setting] ?? 0.5)}`);
+  out.push(...emphasisDifferences(a.emphases, b.emphases));
   if (a.medium !== b.medium) out.push(`medium ${a.medium ?? 'as it comes'} → ${b.medium ?? 'as it comes'}`);
   out.push(...startDifferences(a, b));
   const left = new Map(after.influences.map((i) => [i.id, i]));
@@ -37,6 +42,14 @@ export function differences<I extends TrialInfluence>(
     s.influences.map((i) => i.id).filter((id) => other.influences.some((o) => o.id === id));
   if (order(before, after).join() !== order(after, before).join()) out.push('order of the influences changed');
   return out;
+}
+
+function emphasisDifferences(before: readonly Emphasis[] = [], after: readonly Emphasis[] = []): string[] {
+  const weight = (of: readonly Emphasis[], words: string) => of.find((e) => e.words === words)?.weight ?? 1;
+  return [...new Set([...before, ...after].map((e) => e.words))].flatMap((words) => {
+    const [was, is] = [weight(before, words), weight(after, words)];
+    return was === is ? [] : [`“${words}” counts ${number(was)} → ${number(is)}`];
+  });
 }
 
 function startDifferences(a: TrialState['settings'], b: TrialState['settings']): string[] {

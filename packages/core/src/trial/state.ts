@@ -1,4 +1,5 @@
 import type { Gives, IdentityPart, Reading } from '../influence/types';
+import type { Emphasis } from '../prompt/emphasis';
 
 /** An influence as far as trials change it and differences tell of it. */
 export interface TrialInfluence {
@@ -27,6 +28,9 @@ export interface TrialState {
     readonly seed: number;
     readonly balance: number;
     readonly spread?: number;
+    readonly strictness?: number;
+    readonly ornateness?: number;
+    readonly emphases?: readonly Emphasis[];
     readonly medium?: string;
     readonly start?: { readonly of: string; readonly id: string; readonly change: number };
     readonly mask?: { readonly content: string };

@@ -33,7 +33,7 @@ const bodies = (brief: SceneBrief): { entity: Entity; index: number }[] =>
  */
 export function decideIdentities(
   brief: SceneBrief,
-  mix: { readonly influences: readonly RequestInfluence[]; readonly balance: number },
+  mix: { readonly influences: readonly RequestInfluence[]; readonly balance: number; readonly strictness?: number },
   sheets: ReadonlyMap<string, TraitSheet>,
 ): Identities {
   const of = new Map<number, TraitPulls>();
@@ -72,7 +72,7 @@ export function decideIdentities(
     if (!sources.length) continue;
     IDENTITY_PARTS.forEach((part) => log.push({ channel: 'identity', subject, part, from: 0, to: 1, ...parts[part] }));
     const over = Object.fromEntries(IDENTITY_PARTS.map((p) => [p, parts[p].over])) as Record<IdentityPart, number>;
-    of.set(index, { sources, over });
+    of.set(index, { sources, over, words: 2 * (mix.strictness ?? 0.5) });
   }
   return { of, log, idle: idle.map((i) => i.id) };
 }

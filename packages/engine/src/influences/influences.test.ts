@@ -79,6 +79,15 @@ describe('traits on a painted person', () => {
     expect((from.skin[0] - moved(3)) / (from.skin[0] - whole)).toBeCloseTo(0.75, 1);
   });
 
+  test('strict words hold a named trait more, lax ones less', () => {
+    const pale = { ...brief, skin: 'pale' as const };
+    const from = personFrom(pale);
+    const skin = (words: number) => withTraits(from, pale, { ...pulls(1), words }).skin[0];
+    expect(skin(2)).toBeGreaterThan(skin(1) + 0.02);
+    expect(skin(1)).toBeGreaterThan(skin(0) + 0.02);
+    expect(skin(0)).toBeCloseTo(withTraits(from, brief, pulls(1)).skin[0], 2);
+  });
+
   test('what was hardly read changes nothing', () => {
     const guessed = fuseTraits([{ skin: { ...sheet.skin!, confidence: 0.02 } }]);
     const p = pulls(1);

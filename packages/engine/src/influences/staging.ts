@@ -1,5 +1,6 @@
 import { findHorizon, poseOf, type Picture, type RemarkKind, type SceneBrief, type TraitSheet } from '@urbild/core';
-import { environmentFor, type Environment } from '../painter/light/environment';
+import type { Environment } from '../painter/light/environment';
+import { lightOfBrief } from './lightOfBrief';
 import type { Stage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
 import type { RenderRequest, RequestInfluence, RequestPicture } from '../request';
@@ -75,7 +76,7 @@ export function directPainter(
     ),
     ...poseHint(loaded, influences, plan, empty),
   };
-  let light = environmentFor(brief.time, brief.weather, brief.season, brief.light);
+  let light = lightOfBrief(brief);
   for (const p of loaded) {
     if (gives(p) !== 'light') continue;
     // the factor of light on colour is .7: a whole share of it is the whole light

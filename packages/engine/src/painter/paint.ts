@@ -5,6 +5,7 @@ import { paletteFor, renderScene, type MediumPalette } from './media';
 import type { LayoutHints } from './places';
 import { depthMap, labelMap } from './stage/labels';
 import { lineMap } from './stage/lines';
+import { ornament } from './stage/ornament';
 
 /** A painted stage: opaque sRGB pixels and what each pixel is a picture of. */
 export interface Stage {
@@ -40,6 +41,8 @@ export interface PaintOptions {
   readonly hints?: LayoutHints;
   readonly identities?: ComposeOptions['identities'];
   readonly light?: ComposeOptions['light'];
+  /** 0 plain .. 1 ornate; .5 (usual) as it is composed. */
+  readonly ornateness?: number;
   /** The words' medium, or gouache, when absent. */
   readonly medium?: Medium;
   /** A palette of the medium by name; the words' own inks, or the usual one, when absent. */
@@ -52,6 +55,7 @@ export interface PaintOptions {
 export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const { width, height } = options;
   const scene = compose(brief, options);
+  ornament(scene, options.ornateness ?? 0.5);
   const medium = options.medium ?? brief.medium ?? 'gouache';
   const paintIn = (m: Medium, palette?: MediumPalette, checkpoint?: () => void) =>
     renderScene(scene, m, palette, checkpoint).getContext('2d').getImageData(0, 0, width, height).data;

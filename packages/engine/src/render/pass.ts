@@ -95,6 +95,7 @@ export function renderPass(
       picture: p,
     })),
     plan,
+    strictness: request.strictness,
     seed,
     checkpoint,
     onStep,

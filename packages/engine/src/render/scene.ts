@@ -1,4 +1,4 @@
-import { nameOf, understand, type SceneBrief } from '@urbild/core';
+import { emphasise, heardEmphases, nameOf, silenced, understand, type SceneBrief } from '@urbild/core';
 import { enlargement, strideAt, viewAt } from '../frames/frame';
 import { seenStage } from '../frames/seenStage';
 import { mixLight } from '../influences/light';
@@ -39,6 +39,7 @@ export function paintScene(
       hints: { ...direction.hints, ...strideHint(request) },
       light: lightOf(request, brief, direction),
       identities: direction.identities.of,
+      ornateness: request.ornateness,
       checkpoint,
     }),
   );
@@ -47,9 +48,11 @@ export function paintScene(
 }
 
 /** The words of a request; those of a sequence become its last ones in the middle. */
-function briefOf({ prompt, avoid, names, seed, spread, medium, frame }: RenderRequest): SceneBrief {
+function briefOf({ prompt, avoid, names, seed, spread, medium, frame, emphases = [] }: RenderRequest): SceneBrief {
   const words = frame?.towards !== undefined && frame.at >= 0.5 ? frame.towards : prompt;
-  const cast = anybody(understand(words, avoid, names), spread > 0 ? seed : 0);
+  const heard = heardEmphases(words, emphases);
+  const refused = [avoid, silenced(heard)].filter(Boolean).join(', ');
+  const cast = anybody(emphasise(understand(words, refused, names), heard), spread > 0 ? seed : 0);
   return medium ? { ...cast, medium } : cast;
 }
 

@@ -12,7 +12,22 @@ const HEARS_ALL: ReadonlySet<Gives> = new Set(['light', 'everything']);
 
 /** Names what the painter makes of a request: equal names are equal stages. */
 export function stageName(request: RenderRequest): string {
-  const { prompt, avoid, names, medium, width, height, seed, spread, balance, influences, frame } = request;
+  const {
+    prompt,
+    avoid,
+    emphases,
+    strictness,
+    ornateness,
+    names,
+    medium,
+    width,
+    height,
+    seed,
+    spread,
+    balance,
+    influences,
+    frame,
+  } = request;
   const heard = influences.filter((i) => i.on && i.weight > 0);
   const told = heard.filter((i) => !LIES_OVER.has(i.gives));
   const directing = told.some((i) => HEARS_ALL.has(i.gives)) ? heard : told;
@@ -20,7 +35,22 @@ export function stageName(request: RenderRequest): string {
   // a camera looks at one stage, wherever it looks
   const moved = frame && (frame.across || frame.towards ? frame : undefined);
   const enlarged = frame?.camera && enlargement(frame.camera);
-  return JSON.stringify([prompt, avoid, names, medium, width, height, seed, spread, by, moved, enlarged]);
+  return JSON.stringify([
+    prompt,
+    avoid,
+    emphases,
+    strictness,
+    ornateness,
+    names,
+    medium,
+    width,
+    height,
+    seed,
+    spread,
+    by,
+    moved,
+    enlarged,
+  ]);
 }
 
 /** A stage as a pass uses it: whatever is handed out is the caller's own copy. */

@@ -145,7 +145,7 @@ function between(a: Picture, b: Picture, amount: number): Picture {
 }
 
 /** Local contrast may grow by this much: a wide palette on a stage of few tones sets its masses apart, not every wave. */
-const GAIN = 1.2;
+const GAIN = 1.4;
 /** How far what was lost, and what grew too much, is set right. */
 const LOST = 0.5;
 const GROWN = 0.9;

@@ -59,6 +59,8 @@ export interface SynthesisInput {
   readonly stageKey: string;
   readonly references: readonly ReferenceInput[];
   readonly plan: SynthesisPlan;
+  /** How strictly the forms that the words asked for hold, 0..1; .5 usual. */
+  readonly strictness?: number;
   readonly seed: number;
   readonly kernel?: PatchKernel;
   /** Called often; throws to stop. */
@@ -73,7 +75,7 @@ const FORM_HOLD = 0.86;
 /** The same where a look prints in a few flat inks. */
 const PRINT_HOLD = 0.3;
 /** How far what a finished picture misses of its palette is made up. */
-const PALETTE_MISS = 0.5;
+const PALETTE_MISS = 1;
 /** A stage that is printed in a look's inks keeps at least this much of its sharp edges everywhere. */
 const PRINTED = 0.6;
 /** How far a stage in a look's inks is moved on to the look's whole palette. */
@@ -154,7 +156,8 @@ export function synthesise(input: SynthesisInput): Picture {
   const literal = Math.max(0, ...plan.levels.flatMap((l) => l.literal));
   const over = Math.max(...plan.levels.map((l) => l.over));
   const hold = (drawn?.inked ? PRINT_HOLD : FORM_HOLD) * Math.max(...strengths) * (1 - literal);
-  holdForm(blended, stage, hold / over ** 2, figures);
+  const strict = 0.4 + 1.2 * (input.strictness ?? 0.5);
+  holdForm(blended, stage, Math.min(1, (strict * hold) / over ** 2), figures);
   checkpoint();
   // inks are few: what their proportions miss of the palette is made up at the end
   const out = drawn?.inked

@@ -53,3 +53,18 @@ export const FACE_NUMBERS = [
   'nose length',
   'mouth fullness',
 ] as const;
+
+/** Means and spreads of those numbers over the people whom the painter invents. */
+const MEANS = [1.008, 0.453, 1.005, 1.311, 0.998, 0.771];
+const SPREADS = [0.034, 0.231, 0.13, 0.316, 0.177, 0.224];
+
+/** How far a reading of a face is believed: what is uncertain stays nearer to the mean face. */
+export const CAUTION = 0.75;
+
+/** Numbers of a face in spreads from their means. */
+export const inSpreads = (numbers: ArrayLike<number>): number[] =>
+  MEANS.map((mean, k) => (numbers[k] - mean) / SPREADS[k]);
+
+/** The inverse of {@link inSpreads}. */
+export const fromSpreads = (spreads: ArrayLike<number>): number[] =>
+  MEANS.map((mean, k) => mean + spreads[k] * SPREADS[k]);

@@ -1,11 +1,11 @@
 import {
+  answerOf,
   CHROMA_GAIN,
-  classify,
   findPlainBackground,
-  scoresOf,
-  unpackClassifier,
-  type Classifier,
+  oddsOf,
+  unpackNetwork,
   type Lab,
+  type Network,
   type Picture,
   type Trait,
   type TraitName,
@@ -13,7 +13,7 @@ import {
 } from '@urbild/core';
 import { colourGap, commonColour, coloursIn, faceFeatures, type FaceFeatures } from './features';
 import type { FaceFrame } from './frame';
-import { FACE_NUMBERS, lengthOf, type SeenStyle } from './kinds';
+import { CAUTION, FACE_NUMBERS, fromSpreads, lengthOf, type SeenStyle } from './kinds';
 import { TRAIT_WEIGHTS } from './weights.generated';
 
 /** What was read of whoever a picture shows. */
@@ -23,15 +23,26 @@ export interface ReadTraits {
   readonly covered?: number;
 }
 
-let learnt: Record<keyof typeof TRAIT_WEIGHTS, Classifier> | undefined;
+type Read = keyof typeof TRAIT_WEIGHTS;
+
+let learnt: Record<Read, Network> | undefined;
 const models = () =>
   (learnt ??= {
-    style: unpackClassifier(TRAIT_WEIGHTS.style),
-    hat: unpackClassifier(TRAIT_WEIGHTS.hat),
-    beard: unpackClassifier(TRAIT_WEIGHTS.beard),
-    glasses: unpackClassifier(TRAIT_WEIGHTS.glasses),
-    numbers: unpackClassifier(TRAIT_WEIGHTS.numbers),
+    style: unpackNetwork(TRAIT_WEIGHTS.style),
+    hat: unpackNetwork(TRAIT_WEIGHTS.hat),
+    beard: unpackNetwork(TRAIT_WEIGHTS.beard),
+    glasses: unpackNetwork(TRAIT_WEIGHTS.glasses),
+    numbers: unpackNetwork(TRAIT_WEIGHTS.numbers),
   });
+
+/** What each reader looks at. */
+const INPUT: Readonly<Record<Read, (f: FaceFeatures) => Float32Array>> = {
+  style: (f) => f.map,
+  hat: (f) => f.map,
+  beard: ({ map, face }) => Float32Array.from([...map, ...face]),
+  glasses: (f) => f.face,
+  numbers: (f) => f.face,
+};
 
 /** Paint in the light is lighter than the local colour; skin and hair by this much on the average of our painter's media. */
 const LIT = { skin: 0.025, hair: 0.055, cloth: 0.02 } as const;
@@ -60,21 +71,20 @@ const FACE: readonly [number, number][] = [0.2, 0.35, 0.5].flatMap((b) =>
  */
 export function readTraits(picture: Picture, frame?: FaceFrame, exact = false): ReadTraits {
   if (!frame) return { traits: bodyColours(picture) };
-  const { features, numbers } = bestSeen(picture, frame, exact);
+  const { features, odds, numbers } = lookAround(picture, frame, exact);
   const traits: Partial<Record<TraitName, Trait>> = {};
   const sight = sightOf(frame);
-  const { style, hat, beard, glasses } = models();
-  const [hair] = classify(style, features.map);
-  const [worn] = classify(hat, features.map);
-  const all = bothOf(features);
+  const likeliest = (of: Exclude<Read, 'numbers'>) => {
+    const k = odds[of].indexOf(Math.max(...odds[of]));
+    return { is: models()[of].names[k], probability: odds[of][k] };
+  };
+  const hair = likeliest('style');
+  const worn = likeliest('hat');
   traits['hair style'] = { choice: hair.is, confidence: hair.probability * sight };
   traits['hair length'] = { choice: lengthOf(hair.is as SeenStyle), confidence: Math.sqrt(hair.probability) * sight };
   traits.headwear = { choice: worn.is, confidence: worn.probability * sight };
-  for (const [name, model, input] of [
-    ['beard', beard, all],
-    ['glasses', glasses, features.face],
-  ] as const) {
-    const [guess] = classify(model, input);
+  for (const name of ['beard', 'glasses'] as const) {
+    const guess = likeliest(name);
     traits[name] = { choice: guess.is, confidence: guess.probability * sight };
   }
   numbers.forEach((number, k) => {
@@ -87,8 +97,6 @@ export function readTraits(picture: Picture, frame?: FaceFrame, exact = false): 
 /** A turned face shows less of what was learnt from faces seen from the front. */
 const sightOf = ({ yaw }: FaceFrame): number => Math.max(0.25, Math.cos((Math.min(70, Math.abs(yaw)) * Math.PI) / 180));
 
-const bothOf = ({ map, face }: FaceFeatures) => Float32Array.from([...map, ...face]);
-
 /** Where else the face may lie, in distances from eyes to chin, and how long that distance may be. */
 const SHIFTS: readonly [number, number][] = [
   [0, 0],
@@ -99,39 +107,40 @@ const SHIFTS: readonly [number, number][] = [
 ];
 const LENGTHS = [1, 0.9, 1.1];
 
-/** A found face is never quite where the true one is: of some frames near it, the one that what was learnt is surest about. */
-function bestSeen(
-  picture: Picture,
-  { eyes, chin, yaw }: FaceFrame,
-  exact: boolean,
-): { features: FaceFeatures; numbers: readonly number[] } {
-  const { style, beard, glasses, numbers } = models();
-  const sums = FACE_NUMBERS.map(() => 0);
-  let weights = 0;
+/** What is seen of a face in all places where it may lie. */
+interface Seen {
+  /** Of the place that the reader of hair is surest about: where colours are taken. */
+  readonly features: FaceFeatures;
+  /** Odds of every choice, over all places. */
+  readonly odds: Readonly<Record<Exclude<Read, 'numbers'>, Float32Array>>;
+  readonly numbers: readonly number[];
+}
+
+/** A found face is never quite where the true one is: it is looked at in some frames near it, and what they say is added up. */
+function lookAround(picture: Picture, { eyes, chin, yaw }: FaceFrame, exact: boolean): Seen {
+  const networks = models();
   const dx = chin[0] - eyes[0];
   const dy = chin[1] - eyes[1];
   const aspect = picture.width / picture.height;
-  let best: FaceFeatures | undefined;
-  let surest = -1;
-  for (const length of exact ? [1] : LENGTHS)
-    for (const [a, b] of exact ? [SHIFTS[0]] : SHIFTS) {
+  const frames = (exact ? [1] : LENGTHS).flatMap((length) =>
+    (exact ? [SHIFTS[0]] : SHIFTS).map(([a, b]): FaceFrame => {
       const x = eyes[0] + (dy / aspect) * a + dx * b;
       const y = eyes[1] - dx * aspect * a + dy * b;
-      const features = faceFeatures(picture, { eyes: [x, y], chin: [x + dx * length, y + dy * length], yaw });
-      const sure =
-        classify(style, features.map)[0].probability *
-        classify(beard, bothOf(features))[0].probability *
-        classify(glasses, features.face)[0].probability *
-        (a || b || length !== 1 ? 0.9 : 1);
-      const weight = sure * sure;
-      scoresOf(numbers, features.face).forEach((v, k) => (sums[k] += weight * v));
-      weights += weight;
-      if (sure > surest) {
-        surest = sure;
-        best = features;
-      }
-    }
-  return { features: best!, numbers: sums.map((v) => v / weights) };
+      return { eyes: [x, y], chin: [x + dx * length, y + dy * length], yaw };
+    }),
+  );
+  const seen = frames.map((frame) => faceFeatures(picture, frame));
+  const mean = (rows: readonly Float32Array[]) =>
+    rows[0].map((_, k) => rows.reduce((sum, row) => sum + row[k], 0) / rows.length);
+  const said = (of: Read) => seen.map((features) => answerOf(networks[of], INPUT[of](features)));
+  const styles = said('style').map(oddsOf);
+  const sureness = styles.map((o, k) => Math.max(...o) * (k ? 0.9 : 1));
+  const oddsFor = (of: Read) => mean(said(of).map(oddsOf));
+  return {
+    features: seen[sureness.indexOf(Math.max(...sureness))],
+    odds: { style: mean(styles), hat: oddsFor('hat'), beard: oddsFor('beard'), glasses: oddsFor('glasses') },
+    numbers: fromSpreads(mean(said('numbers')).map((v) => CAUTION * v)),
+  };
 }
 
 function faceColours(

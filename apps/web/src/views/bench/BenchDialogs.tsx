@@ -39,7 +39,9 @@ export function BenchDialogs({ open, painting, onClose, mixId, bench, lookup, ta
         prompt={mix.prompt}
         avoid={mix.avoid}
         takes={takes}
+        emphases={mix.settings.emphases}
         onChange={(prompt) => change((m) => ({ ...m, prompt }))}
+        onWeigh={(emphases) => change((m) => ({ ...m, settings: { ...m.settings, emphases } }))}
         save={save}
         onClose={onClose}
       />

@@ -4,6 +4,7 @@ import { useInForce } from '../../api/trials';
 import { KindSign } from '../../parts/KindSign';
 import { percent, type Lookup } from './influences';
 import type { Edited } from './useBenchMix';
+import { saidOf } from './words';
 import { DialogFrame } from '../../parts/DialogFrame';
 
 interface Props {
@@ -33,6 +34,7 @@ export function InForceDialog({ mixId, mix, lookup, onClose }: Props) {
               `seed ${settings.seed}`,
               `balance ${settings.balance}`,
               `spread ${settings.spread ?? 1}`,
+              ...saidOf(settings),
               settings.medium ? `drawn as ${settings.medium}` : 'drawn as the words or the looks ask',
               `engine ${force.engine}`,
               force.usually && `usually ${(force.usually / 1000).toFixed(1)} s`,

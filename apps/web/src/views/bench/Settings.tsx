@@ -92,6 +92,34 @@ export function Settings({
             className="w-6 shrink-0 text-right"
           />
         </div>
+        <div className={cell}>
+          <Tip text="How strictly traits and forms that the words name hold against references">
+            <span className="text-muted">Strict</span>
+          </Tip>
+          <NumberField
+            label="Strictness of the words"
+            value={settings.strictness ?? 0.5}
+            max={1}
+            step={0.1}
+            digits={1}
+            onSave={(strictness) => onChange({ ...settings, strictness })}
+            className="w-full text-right"
+          />
+        </div>
+        <div className={cell}>
+          <Tip text="How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms">
+            <span className="text-muted">Ornate</span>
+          </Tip>
+          <NumberField
+            label="Ornateness"
+            value={settings.ornateness ?? 0.5}
+            max={1}
+            step={0.1}
+            digits={1}
+            onSave={(ornateness) => onChange({ ...settings, ornateness })}
+            className="w-full text-right"
+          />
+        </div>
         <label className={`${cell} col-span-2`}>
           <Tip text="What the stage is drawn in, before looks are laid over it">
             <span className="text-muted">Medium</span>

@@ -1,4 +1,4 @@
-import { nearestWords, richer, understand, VOCABULARY } from '@urbild/core';
+import { nearestWords, richer, understand, VOCABULARY, type Emphasis } from '@urbild/core';
 import { Dialog } from 'radix-ui';
 import { useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -9,6 +9,7 @@ import { DialogFrame } from '../../parts/DialogFrame';
 import { KeptPhrases } from './KeptPhrases';
 import { phraseOf, replaced, usedBefore, withPhrase } from './words';
 import { Marked } from './WordsLane';
+import { WordWeights } from './WordWeights';
 
 interface Props {
   readonly mixId: string;
@@ -16,7 +17,9 @@ interface Props {
   readonly avoid: string;
   /** Takes of the mix, the newest first. */
   readonly takes: readonly Take[];
+  readonly emphases: readonly Emphasis[] | undefined;
   readonly onChange: (prompt: string) => void;
+  readonly onWeigh: (emphases: Emphasis[]) => void;
   readonly save: () => Promise<void>;
   readonly onClose: () => void;
 }
@@ -31,7 +34,7 @@ const DRAWABLE = [
 ] as const;
 
 /** The words at length: what is not understood and what could stand there, more said, what was said before. */
-export function WordsDialog({ mixId, prompt, avoid, takes, onChange, save, onClose }: Props) {
+export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, onWeigh, save, onClose }: Props) {
   const go = useNavigate();
   const strip = useNewStrip(mixId);
   const [text, setText] = useState(prompt);
@@ -89,6 +92,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, onChange, save, onClo
           </ul>
         )}
       </div>
+      <WordWeights prompt={text} avoid={avoid} emphases={emphases} onChange={onWeigh} />
       <Part title="Said more richly">
         {more.added.length ? (
           <>

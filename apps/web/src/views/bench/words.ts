@@ -1,5 +1,5 @@
-import type { TextSpan } from '@urbild/core';
-import type { Take } from '../../api/client';
+import { weighable, understand, type Emphasis, type TextSpan } from '@urbild/core';
+import type { MixSettings, Take } from '../../api/client';
 
 const SHOWN = 8;
 
@@ -24,3 +24,22 @@ export function withPhrase(prompt: string, phrase: string): string {
 /** What of a prompt is to be kept as a phrase: the marked stretch, or all of it where nothing is marked. */
 export const phraseOf = (prompt: string, start: number, end: number): string =>
   (end > start ? prompt.slice(start, end) : prompt).trim().replace(/^[\s,.;]+|[\s,.;]+$/g, '');
+
+/** Words of a prompt that can be weighed, each once, with what they weigh. */
+export function weighed(prompt: string, avoid: string, emphases: readonly Emphasis[] = []): Emphasis[] {
+  const words = [...new Set(weighable(understand(prompt, avoid)).map((span) => span.text.toLowerCase()))];
+  return words.map((w) => ({ words: w, weight: emphases.find((e) => e.words.toLowerCase() === w)?.weight ?? 1 }));
+}
+
+/** Weights on words with one of them changed; weights of 1 need not be kept. */
+export const withWeight = (emphases: readonly Emphasis[] = [], words: string, weight: number): Emphasis[] => [
+  ...emphases.filter((e) => e.words.toLowerCase() !== words.toLowerCase()),
+  ...(weight === 1 ? [] : [{ words, weight }]),
+];
+
+/** How the words are taken, in words, as far as it is not the usual way. */
+export const saidOf = ({ strictness = 0.5, ornateness = 0.5, emphases = [] }: MixSettings): string[] => [
+  ...(strictness === 0.5 ? [] : [`strictness ${strictness}`]),
+  ...(ornateness === 0.5 ? [] : [`ornateness ${ornateness}`]),
+  ...emphases.map((e) => `“${e.words}” counts ${e.weight}`),
+];

@@ -23,6 +23,8 @@ export const AXIS_NAMES: Readonly<Record<AxisSetting, string>> = {
   without: 'leave one out',
   balance: 'balance',
   spread: 'spread',
+  strictness: 'strictness of the words',
+  ornateness: 'ornateness',
   seed: 'seed',
   change: 'change of the start picture',
   words: 'the words',
@@ -44,6 +46,8 @@ const RANGES: Partial<Record<AxisSetting, readonly [low: number, high: number]>>
   fade: [0, 1],
   balance: [0, 2],
   spread: [0, 1],
+  strictness: [0, 1],
+  ornateness: [0, 1],
   change: [0, 1],
 };
 export const rangeOf = (setting: AxisSetting): readonly [number, number] | undefined => RANGES[setting];
@@ -93,6 +97,8 @@ export function labelOf(axis: StripAxis, value: number | string, name: (id: stri
     case 'weight':
     case 'balance':
     case 'spread':
+    case 'strictness':
+    case 'ornateness':
       return round(value as number).toFixed(2);
     case 'swap':
       return name(String(value).split(':')[1]);

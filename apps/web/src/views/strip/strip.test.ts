@@ -26,7 +26,14 @@ test('the first axis of every setting can be rendered as it is', () => {
 });
 
 test('what a mix does not have is not offered', () => {
-  expect(settingsFor({ ...state, influences: [] })).toEqual(['balance', 'spread', 'seed', 'words']);
+  expect(settingsFor({ ...state, influences: [] })).toEqual([
+    'balance',
+    'spread',
+    'strictness',
+    'ornateness',
+    'seed',
+    'words',
+  ]);
   expect(settingsFor(state)).not.toContain('change');
   const started = { ...state, settings: { ...state.settings, start: { of: 'take', id: 't', change: 0.5 } } };
   expect(settingsFor(started)).toContain('change');

@@ -1,6 +1,7 @@
 import type { MixInfluence, Take } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
 import { percent, type Lookup } from '../bench/influences';
+import { saidOf } from '../bench/words';
 
 /** Everything that made it. */
 export function MadeOf({ take, lookup }: { take: Take; lookup: Lookup }) {
@@ -17,6 +18,7 @@ export function MadeOf({ take, lookup }: { take: Take; lookup: Lookup }) {
         {[
           `balance ${settings.balance}`,
           `spread ${settings.spread ?? 1}`,
+          ...saidOf(settings),
           ...(settings.medium ? [`drawn as ${settings.medium}`] : []),
           take.avoid && `without ${take.avoid}`,
           settings.start && `started from a ${settings.start.of}, changed ${percent(settings.start.change)}`,

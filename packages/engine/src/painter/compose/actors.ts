@@ -21,6 +21,10 @@ export interface Actor {
 
 const SIZES = { big: 1.45, small: 0.7, tall: 1.2, short: 0.85, long: 1 } as const;
 
+/** How many times larger it is drawn for how much the words make of it (0..2, 1 usual). */
+export const largerBy = (prominence = 1): number =>
+  prominence < 1 ? 0.5 + 0.5 * prominence : 1 + 0.5 * (prominence - 1);
+
 /** Things taller than this many heads stand behind the people, not among them. */
 const TALL = 5.6;
 
@@ -94,7 +98,8 @@ function actor(
   place: { readonly water: boolean; readonly indoor: boolean },
   pulls?: TraitPulls,
 ): Actor {
-  const size = e.size ? SIZES[e.size] : 1;
+  // people do not grow by counting more: they come nearer
+  const size = (e.size ? SIZES[e.size] : 1) * (e.kind === 'person' ? 1 : largerBy(e.prominence));
   switch (e.kind) {
     case 'person':
       return personActor(e, entity, nth, on, pulls);

@@ -3,7 +3,7 @@ import { paintPerson } from '../figures/paintPerson';
 import type { LayoutHints, Staging } from '../places';
 import { seenBy } from '../stage/camera';
 import type { Scene } from '../stage/scene';
-import type { Actor } from './actors';
+import { largerBy, type Actor } from './actors';
 import { paintActor, YAW } from './paintActor';
 
 /** Moves the place nearer, out of focus, behind a portrait or half figure. */
@@ -56,7 +56,10 @@ export function paintClose(
         (i === 0 ? (hints.stride?.dx ?? 0) * W : 0) +
         (alone ? W * (creatures.length ? 0.4 : portrait ? 0.51 : 0.47) : W * (0.26 + (0.48 * i) / (people.length - 1))),
       y: y + (1 - Math.min(1, a.person!.stature)) * head * (alone ? 0.2 : 1.1),
-      head: head * (alone ? 1 : Math.max(0.86, Math.min(1.05, a.person!.stature))),
+      head:
+        head *
+        (alone ? 1 : Math.max(0.86, Math.min(1.05, a.person!.stature))) *
+        Math.sqrt(largerBy(a.brief.prominence)),
       depth: 0,
       yaw: YAW[view ?? 'three-quarter'],
       expression: expression ?? 'smile',

@@ -1,7 +1,7 @@
 import { clamp, type SceneBrief } from '@urbild/core';
 import type { LayoutHints, Staging } from '../places';
 import type { Scene } from '../stage/scene';
-import type { Actor } from './actors';
+import { largerBy, type Actor } from './actors';
 import type { Spot } from './paintActor';
 
 /** Actors that belong together: one on the ground, and what it carries. */
@@ -94,9 +94,11 @@ function row(
   const centre = x + total / 2;
   for (const c of order) {
     const own = x + (c.width * head) / 2;
-    const far = c.base.brief.distance === 'near' ? 1.22 : 1;
+    const counts = c.base.person ? largerBy(c.base.brief.prominence) : 1;
+    const far = (c.base.brief.distance === 'near' ? 1.22 : 1) * counts;
     const stagger = c.base.person || alone ? 0 : ((order.indexOf(c) % 2) * 2 - 1) * head * 0.12;
-    const lower = far > 1 ? head * 0.5 : 0;
+    // nearer is lower in the picture, farther higher
+    const lower = counts === 1 ? (far > 1 ? head * 0.5 : 0) : head * 2.3 * (far - 1);
     spots.set(c, {
       x: own + (c === goes ? stride!.dx * W : 0),
       y: Math.min(scene.height - 2, at.y + stagger + lower),

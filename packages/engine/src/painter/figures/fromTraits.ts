@@ -30,6 +30,8 @@ export interface TraitPulls {
   }[];
   /** Literalness per part: the sum of pulls where it is above 1, else 1. */
   readonly over: Readonly<Record<IdentityPart, number>>;
+  /** The pull of a trait that the words name, 0..2; 1 when absent. */
+  readonly words?: number;
 }
 
 const STYLE: Readonly<Record<SeenStyle, HairStyle>> = {
@@ -80,7 +82,7 @@ interface Pull<T> {
  * A person of the words under the pull of references: numbers move in proportion to the shares, colours in OKLab, one of
  * several kinds changes over to whoever has the largest share. Against a trait that the words name, pulls of W have W / (W + 1).
  */
-export function withTraits(person: Person, brief: PersonBrief, { sources, over }: TraitPulls): Person {
+export function withTraits(person: Person, brief: PersonBrief, { sources, over, words }: TraitPulls): Person {
   const said = named(brief);
   const pullsOn = <T>(name: TraitName, value: (t: NonNullable<TraitSheet[TraitName]>) => T | undefined): Pull<T>[] => {
     const part = PART_OF_TRAIT[name];
@@ -88,7 +90,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over }
     const total = sources.reduce((s, one) => s + one.shares[part], 0);
     if (total <= 0) return [];
     const pull = over[part] > 1 ? over[part] : total;
-    const held = said.has(name) ? shareAgainstNamedTrait(pull) : total;
+    const held = said.has(name) ? shareAgainstNamedTrait(pull, words) : total;
     return sources.flatMap(({ sheet, shares }) => {
       const trait = sheet[name];
       const v = trait && value(trait);
@@ -142,7 +144,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over }
 }
 
 /** A creature takes the colour of its body from references, as far as their shares pass those of its own kind. */
-export function withBody(brief: CreatureBrief, { sources }: TraitPulls): CreatureBrief {
+export function withBody(brief: CreatureBrief, { sources, words }: TraitPulls): CreatureBrief {
   const pulls = sources.flatMap(({ sheet, shares }) =>
     sheet.body?.colour && sheet.body.confidence > UNSURE[0] ? [{ value: sheet.body.colour, share: shares.build }] : [],
   );
@@ -150,7 +152,7 @@ export function withBody(brief: CreatureBrief, { sources }: TraitPulls): Creatur
   if (total <= 0.02) return brief;
   const lab = [0, 1, 2].map((k) => pulls.reduce((s, p) => s + (p.share / total) * p.value[k], 0)) as unknown as Lab;
   const own = brief.colour ?? { name: 'its own', lch: [0.6, 0.06, 70] as const };
-  const share = brief.colour ? shareAgainstNamedTrait(total) : total;
+  const share = brief.colour ? shareAgainstNamedTrait(total, words) : total;
   return { ...brief, colour: { name: own.name, lch: labToLch(mixLab(lchToLab(own.lch), lab, share)) } };
 }
 
