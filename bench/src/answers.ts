@@ -4,13 +4,16 @@ import {
   createPicture,
   describe,
   GIVES,
+  lchToLab,
   measureArrival,
   pictureFromRgba,
+  Random,
   resample,
   type Arrival,
   type Descriptors,
   type Gives,
   type Picture,
+  type TraitSheet,
 } from '@urbild/core';
 import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
 import { parseArgs } from 'util';
@@ -21,6 +24,16 @@ const PROMPTS = [
   'half figure of a man in the forest, autumn',
   'Tove on the beach at dusk',
 ];
+/** Where people are near enough to be told apart. */
+const PEOPLE_PROMPTS = [
+  'half figure of a woman in the harbour at noon',
+  'half figure of a man in the forest, autumn',
+  'portrait of a girl on the beach in the morning',
+];
+/** Gives that are about somebody: of no foreign reference can it be read, so a sheet is told as a person would set it by hand. */
+const ABOUT_SOMEBODY: readonly Gives[] = ['character', 'face', 'outfit'];
+/** A face must be this large in px to be told from another, as a side of the picture. */
+const PEOPLE_SIDE = 320;
 const WEIGHTS = [0, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75, 2];
 /** Arrivals nearer than this are one: a picture that stays as it is must not count as falling. */
 const EQUAL = 0.006;
@@ -48,6 +61,25 @@ interface Curve {
   readonly channels: readonly Arrival['channels'][];
 }
 
+/** A sheet that a person might have set by hand, another for every reference. */
+function sheetByHand(nth: number): TraitSheet {
+  const r = new Random(40 + nth);
+  const colour = (L: [number, number], C: [number, number], h: [number, number]) => ({
+    colour: lchToLab([r.range(...L), r.range(...C), r.range(...h)]),
+    confidence: 1,
+  });
+  return {
+    skin: colour([0.42, 0.82], [0.05, 0.08], [45, 70]),
+    hair: colour([0.2, 0.8], [0.02, 0.12], [30, 95]),
+    upper: colour([0.3, 0.8], [0.06, 0.15], [0, 360]),
+    lower: colour([0.25, 0.6], [0.02, 0.1], [0, 360]),
+    'hair style': { choice: r.pick(['curly', 'short', 'long', 'two plaits', 'tied']), confidence: 1 },
+    glasses: { choice: r.pick(['yes', 'no']), confidence: 1 },
+    'face width': { number: r.range(0.95, 1.07), confidence: 1 },
+    jaw: { number: r.range(0.1, 0.8), confidence: 1 },
+  };
+}
+
 async function curve(
   engine: BuiltInEngine,
   gives: Gives,
@@ -56,6 +88,7 @@ async function curve(
   target: Descriptors,
   prompt: string,
   side: number,
+  traits?: TraitSheet,
 ): Promise<Curve | undefined> {
   const [width, height] = [side, Math.round((side * 3) / 4)];
   const request = (weight: number) =>
@@ -64,7 +97,7 @@ async function curve(
       width,
       height,
       seed: 7,
-      influences: [{ gives, weight, pictures: [{ content: picture.name, ...told }] }],
+      influences: [{ gives, weight, ...(traits ? { traits } : {}), pictures: [{ content: picture.name, ...told }] }],
     });
   // a silhouette is fitted, not stretched: it arrives where it is fitted to
   const wanted = gives === 'shape' ? describe(fitted(pixels, width, height)) : target;
@@ -141,12 +174,15 @@ async function main(): Promise<void> {
   );
   for (const gives of GIVES.filter((g) => wanted.includes(g))) {
     const of: Curve[] = [];
-    for (const reference of references) {
+    const about = ABOUT_SOMEBODY.includes(gives);
+    const side = about ? Math.max(PEOPLE_SIDE, Number(values.side)) : Number(values.side);
+    for (const [nth, reference] of references.entries()) {
       const { rgba, width, height } = reference.picture;
       const pixels = pictureFromRgba(rgba, width, height);
       const target = describe(pixels);
-      for (const prompt of PROMPTS.slice(0, Number(values.prompts))) {
-        const found = await curve(engine, gives, reference, pixels, target, prompt, Number(values.side));
+      for (const prompt of (about ? PEOPLE_PROMPTS : PROMPTS).slice(0, Number(values.prompts))) {
+        const traits = about ? sheetByHand(nth) : undefined;
+        const found = await curve(engine, gives, reference, pixels, target, prompt, side, traits);
         if (found) of.push(found);
       }
     }

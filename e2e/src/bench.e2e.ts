@@ -15,6 +15,7 @@ interface Influence {
 interface Mix {
   id: string;
   prompt: string;
+  settings: { emphases?: { words: string; weight: number }[] };
   influences: Influence[];
 }
 interface Take {
@@ -210,6 +211,13 @@ describe('test strips', () => {
     expect(await unknown.getText()).toContain('“hron” is not drawn');
     await (await browser.button('heron')).click();
     expect(await words.getAttribute('value')).toBe('Tove on the quay with a heron');
+    const heron = await browser.find('input[aria-label="How much “heron” counts"]');
+    await heron.sendKeys(...Array.from({ length: 5 }, () => Key.ARROW_RIGHT));
+    await browser.until('the weight of the heron', async () =>
+      (await mix()).settings.emphases?.some((e) => e.words === 'heron' && e.weight === 1.5),
+    );
+    await (await browser.button('Keep the marked words')).click();
+    await browser.find('button[aria-label="Forget the phrase Tove on the quay with a heron"]');
     expect(await faultsOfAccess(browser)).toEqual([]);
     await (await browser.button('Draw both')).click();
     await browser.find('section[aria-label="plain and richer words"]');

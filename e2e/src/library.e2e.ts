@@ -181,6 +181,27 @@ test('a crop by hand changes what the engine gets, and the next render; undo bri
   expect(await render()).toBe(whole);
 });
 
+test('joints are laid over a picture and moved by keys; the engine gets them', async () => {
+  const { ids } = await search('?words=scene%2011');
+  const joints = async () =>
+    (await studio.get<{ joints: { name: string; x: number; y: number }[] }>(`/references/${ids[0]}/gives`)).joints;
+  await go(`/library?sel=${ids[0]}`);
+  await browser.driver
+    .actions()
+    .click(await browser.find('[role=tab][id$="gives"]'))
+    .perform();
+  if (!(await joints()).length) await (await browser.button('Lay a figure over it')).sendKeys(Key.ENTER);
+  await browser.until('joints', async () => (await joints()).some((j) => j.name === 'leftWrist'));
+  const wrist = await browser.find('circle[aria-label^="left wrist"]');
+  const before = (await joints()).find((j) => j.name === 'leftWrist')!;
+  await browser.driver.executeScript('arguments[0].focus()', wrist);
+  await browser.driver.actions().sendKeys(Key.ARROW_UP).perform();
+  await browser.until('the wrist to move', async () => {
+    const after = (await joints()).find((j) => j.name === 'leftWrist')!;
+    return after.y < before.y - 0.005 && Math.abs(after.x - before.x) < 0.001;
+  });
+});
+
 test('keys rate, mark, and sort; marks of many are undone at once', async () => {
   await go('/library?sort=title');
   const first = await browser.find('[role=option]');

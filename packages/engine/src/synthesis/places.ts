@@ -5,7 +5,7 @@ import type { Source } from './matchLevels';
 /** What the height in the picture counts when patches are compared, from its top to its foot. */
 const HEIGHT_WEIGHT = 0.2;
 /** The same for the way from things to sky. */
-const REGION_WEIGHT = 0.3;
+const REGION_WEIGHT = 0.22;
 
 /**
  * How much regions count: fully where a stage and its references have much of the same kinds, not at all where they have little in

@@ -27,8 +27,13 @@ export const phraseOf = (prompt: string, start: number, end: number): string =>
 
 /** Words of a prompt that can be weighed, each once, with what they weigh. */
 export function weighed(prompt: string, avoid: string, emphases: readonly Emphasis[] = []): Emphasis[] {
-  const words = [...new Set(weighable(understand(prompt, avoid)).map((span) => span.text.toLowerCase()))];
-  return words.map((w) => ({ words: w, weight: emphases.find((e) => e.words.toLowerCase() === w)?.weight ?? 1 }));
+  const words = new Map<string, string>();
+  for (const { text } of weighable(understand(prompt, avoid)))
+    if (!words.has(text.toLowerCase())) words.set(text.toLowerCase(), text);
+  return [...words].map(([lower, text]) => ({
+    words: text,
+    weight: emphases.find((e) => e.words.toLowerCase() === lower)?.weight ?? 1,
+  }));
 }
 
 /** Weights on words with one of them changed; weights of 1 need not be kept. */

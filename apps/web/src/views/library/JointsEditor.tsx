@@ -5,6 +5,8 @@ import { Button } from '../../parts/Button';
 import { BONES, jointTitle, movedJoint, standing, withoutJoint, type FoundJoint } from './joints';
 
 const STEP = 0.01;
+/** ms without another key before a move is kept. */
+const KEY_PAUSE = 250;
 const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowLeft: [-STEP, 0],
   ArrowRight: [STEP, 0],
@@ -15,21 +17,30 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 /** Joints and faces over the picture: joints are dragged to where they belong, or moved by the arrows; Delete takes one away. */
 export function JointsEditor({ reference: r, gives }: { reference: Reference; gives: Gives }) {
   const correct = useCorrect();
-  const [changed, setChanged] = useState<FoundJoint[] | undefined>(undefined);
+  // what was moved counts until the engine's own answer is there
+  const [moved, setMoved] = useState<{ readonly of: Gives; readonly joints: FoundJoint[] } | undefined>(undefined);
   const [held, setHeld] = useState<string | undefined>(undefined);
   const board = useRef<SVGSVGElement>(null);
+  const changed = moved?.of === gives ? moved.joints : undefined;
   const joints = changed ?? gives.joints;
   const at = new Map(joints.map((j) => [j.name, j]));
   // joints belong to the picture as it came, whatever of it is in focus
   const { width: w, height: h } = r;
-  const save = (next: FoundJoint[]) => {
-    setChanged(next);
-    correct.mutate({ reference: r, corrections: { joints: next } }, { onSettled: () => setChanged(undefined) });
+  const put = (next: FoundJoint[]) => setMoved({ of: gives, joints: next });
+  const waiting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const save = (next: FoundJoint[], wait = 0) => {
+    put(next);
+    clearTimeout(waiting.current);
+    // a key that is held down is one move
+    waiting.current = setTimeout(
+      () => correct.mutate({ reference: r, corrections: { joints: next } }, { onError: () => setMoved(undefined) }),
+      wait,
+    );
   };
   const drag = (e: PointerEvent) => {
     const box = board.current?.getBoundingClientRect();
     if (!held || !box) return;
-    setChanged(movedJoint(joints, held, (e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height));
+    put(movedJoint(joints, held, (e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height));
   };
   const drop = () => {
     if (held && changed) save(changed);
@@ -40,7 +51,7 @@ export function JointsEditor({ reference: r, gives }: { reference: Reference; gi
     if (!by && e.key !== 'Delete') return;
     e.preventDefault();
     e.stopPropagation();
-    save(by ? movedJoint(joints, j.name, j.x + by[0], j.y + by[1]) : withoutJoint(joints, j.name));
+    save(by ? movedJoint(joints, j.name, j.x + by[0], j.y + by[1]) : withoutJoint(joints, j.name), KEY_PAUSE);
   };
   return (
     <section>
@@ -65,7 +76,7 @@ export function JointsEditor({ reference: r, gives }: { reference: Reference; gi
               y1={p.y * h}
               x2={q.x * w}
               y2={q.y * h}
-              className="stroke-ochre"
+              stroke="#c9a53a"
               strokeWidth={w / 120}
               strokeLinecap="round"
             />
