@@ -10,6 +10,7 @@ import { existsSync } from 'fs';
 import path from 'path';
 import { CastController } from './cast/cast.controller';
 import { CastService } from './cast/cast.service';
+import { TallyService } from './cast/tally.service';
 import { CatalogueService } from './library/catalogue/catalogue.service';
 import { ImportsController } from './library/imports/imports.controller';
 import { ImportsService } from './library/imports/imports.service';
@@ -117,6 +118,7 @@ export class AppModule {
         { provide: CONFIG, useValue: config },
         BlobStore,
         CastService,
+        TallyService,
         CatalogueService,
         DemoService,
         EventsService,

@@ -80,6 +80,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cast/{id}/tally": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CastController_tally"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cast/{id}/reading": {
         parameters: {
             query?: never;
@@ -1334,6 +1350,23 @@ export interface components {
             version: number;
             name?: string;
         };
+        TraitTallyDto: {
+            trait: components["schemas"]["TraitName"];
+            /** @description takes in which it can be seen */
+            seen: number;
+            /** @description of these, takes in which it is the same */
+            kept: number;
+            /**
+             * @description who decided it in most
+             * @enum {string}
+             */
+            by: "words" | "reference" | "neither";
+        };
+        TraitTalliesDto: {
+            /** @description takes that show it, at most the newest 60 */
+            takes: number;
+            traits: components["schemas"]["TraitTallyDto"][];
+        };
         SheetReadingDto: {
             referenceId: string;
             traits: components["schemas"]["TraitDto"][];
@@ -2544,6 +2577,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_tally: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraitTalliesDto"];
                 };
             };
         };

@@ -57,6 +57,7 @@ export { splitCollage } from './checks/collage';
 export * from './measure/arrival';
 export * from './measure/robust';
 export * from './measure/spread';
+export * from './measure/traitTally';
 export * from './measure/shotFacts';
 export * from './measure/contrary';
 export * from './measure/causes';

@@ -6,6 +6,7 @@ export { REGION, isFigure, type Region } from './painter/stage/region';
 export * from './engine';
 export * from './request';
 export type { InfluenceRemark } from './influences/staging';
+export { namedTraits } from './painter/figures/fromTraits';
 export { figureDistances, figureFor, toldSheet, type RenderedFigure } from './render/figures';
 export { cameraWindow } from './frames/seenStage';
 export { factsOfRender, meanSharesOf, type KnownRender } from './render/shotFacts';

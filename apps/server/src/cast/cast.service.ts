@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { agreementOf, areaOf, fuseTraits, mainFace, viewOf } from '@urbild/core';
+import { agreementOf, areaOf, fuseTraits, mainFace, viewOf, type TraitSheet } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { copyFile } from 'fs/promises';
 import { LibraryService } from '../library/library.service';
@@ -135,6 +135,15 @@ export class CastService {
       }),
       waiting: items.filter((i) => i.reference.visionState === 'waiting').length,
     };
+  }
+
+  /** What is known of a character: what its pictures say together, and what a person set right. */
+  async sheet({ items, corrected }: Character): Promise<TraitSheet> {
+    const references = await this.em.find(ReferenceEntity, { id: { $in: items.map((i) => i.referenceId) } });
+    return fuseTraits(
+      references.flatMap((r) => r.vision?.traits ?? []),
+      corrected,
+    );
   }
 
   /** Paints some people from a description, to pick one of. */

@@ -68,6 +68,21 @@ export class CharacterDto {
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }
 
+const DECIDED_BY = ['words', 'reference', 'neither'] as const;
+
+class TraitTallyDto {
+  @ApiProperty({ enum: TRAITS, enumName: 'TraitName' }) trait!: TraitName;
+  @ApiProperty({ description: 'takes in which it can be seen' }) seen!: number;
+  @ApiProperty({ description: 'of these, takes in which it is the same' }) kept!: number;
+  @ApiProperty({ enum: DECIDED_BY, description: 'who decided it in most' }) by!: (typeof DECIDED_BY)[number];
+}
+
+/** How the traits of a character fared over its takes. */
+export class TraitTalliesDto {
+  @ApiProperty({ description: 'takes that show it, at most the newest 60' }) takes!: number;
+  @ApiProperty({ type: [TraitTallyDto] }) traits!: TraitTallyDto[];
+}
+
 class CharacterFieldsDto {
   @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) species?: string;
   @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) description?: string;

@@ -2,7 +2,7 @@ import { understand } from '@urbild/core';
 import { allReferences, bringIn, openStudio, type TestStudio } from '../test/studio';
 import type { ReferenceDto } from '../library/reference.dto';
 import { adviceFor as castAdvice } from '../cast/advice';
-import type { CharacterDto, CharacterReadingDto } from '../cast/character.dto';
+import type { CharacterDto, CharacterReadingDto, TraitTalliesDto } from '../cast/character.dto';
 import { adviceFor } from './advice';
 import type { LookDto, LookReadingDto } from './look.dto';
 import type { TakeDto } from '../takes/take.dto';
@@ -176,4 +176,31 @@ test('prompts that a reference is put into are understood by our own reader', as
   const { prompts } = pictures[0];
   expect(prompts).toHaveLength(3);
   for (const p of prompts) expect(understand(p).understood.length).toBeGreaterThan(0);
+});
+
+test('over its takes a character keeps what it gives, and the words keep what they say', async () => {
+  const c = await post<CharacterDto>('/cast', {
+    name: 'Orla',
+    items: [{ referenceId: pictures[1].id, slot: 'front' }],
+    corrected: [
+      { name: 'hair', colour: '#2a2320' },
+      { name: 'upper', colour: '#3f6fb0' },
+    ],
+  });
+  expect(await get<TraitTalliesDto>(`/cast/${c.id}/tally`)).toEqual({ takes: 0, traits: [] });
+  const own = { of: 'character', referenceId: c.id, gives: 'character', weight: 1, from: 0, to: 1 };
+  const mix = await post<{ id: string }>('/mixes', {
+    prompt: 'half figure of Orla in a yellow coat, front, meadow at noon',
+    influences: [{ id: 'a', ...own, reading: 'normal', on: true, subject: 'Orla' }],
+  });
+  for (const seed of [3, 4, 5]) await post('/takes', { mixId: mix.id, quality: 'proof', seed });
+  await studio.jobs.idle();
+  const { takes, traits } = await get<TraitTalliesDto>(`/cast/${c.id}/tally`);
+  expect(takes).toBe(3);
+  const of = (trait: string) => traits.find((t) => t.trait === trait);
+  // the light of a take may change a dark colour for the eye
+  expect(of('hair')).toMatchObject({ seen: 3, by: 'reference' });
+  expect(of('hair')!.kept).toBeGreaterThanOrEqual(2);
+  expect(of('upper')).toMatchObject({ by: 'words' });
+  await studio.ask.get('/api/v1/cast/nobody/tally').expect(404);
 });

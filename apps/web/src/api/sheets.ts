@@ -32,6 +32,14 @@ export const useCharacterReading = (character: Character) =>
     queryFn: () => ask(api.GET('/api/v1/cast/{id}/reading', { params: { path: { id: character.id } } })),
   });
 
+/** Which traits of a character its takes kept. */
+export const useTraitTally = (character: Character) =>
+  useQuery({
+    // made from takes: whatever changes them asks for it again
+    queryKey: [...keys.madeWith(character.id), 'tally', character.version],
+    queryFn: () => ask(api.GET('/api/v1/cast/{id}/tally', { params: { path: { id: character.id } } })),
+  });
+
 /** Takes that something had a part in. */
 export const useMadeWith = (id: string) =>
   useQuery({

@@ -13,6 +13,7 @@ import { useWeighInfluences } from '../library/useWeigh';
 import { AddPictures } from '../looks/AddPictures';
 import { MadeWith } from '../looks/LookSheet';
 import { TraitList } from './TraitList';
+import { TraitTally } from './TraitTally';
 
 const SLOTS: readonly Slot[] = ['front', 'three-quarter', 'side', 'full figure', 'expression', 'outfit'];
 
@@ -117,6 +118,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
           long
           onSave={(description) => set({ description })}
         />
+        <TraitTally character={c} />
         <MadeWith id={c.id} />
         <PutAway character={c} />
       </aside>

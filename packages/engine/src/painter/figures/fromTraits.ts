@@ -47,7 +47,7 @@ const STYLE: Readonly<Record<SeenStyle, HairStyle>> = {
 };
 
 /** The traits that the words name outright. */
-function named(b: PersonBrief): ReadonlySet<TraitName> {
+export function namedTraits(b: PersonBrief): ReadonlySet<TraitName> {
   const out = new Set<TraitName>();
   const say = (when: unknown, ...names: TraitName[]) => when && names.forEach((n) => out.add(n));
   say(b.skin, 'skin');
@@ -83,7 +83,7 @@ interface Pull<T> {
  * several kinds changes over to whoever has the largest share. Against a trait that the words name, pulls of W have W / (W + 1).
  */
 export function withTraits(person: Person, brief: PersonBrief, { sources, over, words }: TraitPulls): Person {
-  const said = named(brief);
+  const said = namedTraits(brief);
   const pullsOn = <T>(name: TraitName, value: (t: NonNullable<TraitSheet[TraitName]>) => T | undefined): Pull<T>[] => {
     const part = PART_OF_TRAIT[name];
     if (!part) return [];
