@@ -12,45 +12,15 @@ const HEARS_ALL: ReadonlySet<Gives> = new Set(['light', 'everything']);
 
 /** Names what the painter makes of a request: equal names are equal stages. */
 export function stageName(request: RenderRequest): string {
-  const {
-    prompt,
-    avoid,
-    emphases,
-    strictness,
-    ornateness,
-    names,
-    medium,
-    width,
-    height,
-    seed,
-    spread,
-    balance,
-    influences,
-    frame,
-  } = request;
+  // pictures to start from, masks and frames to be held by come after the stage
+  const { balance, influences, frame, start: _, mask: __, hold: ___, ...painted } = request;
   const heard = influences.filter((i) => i.on && i.weight > 0);
   const told = heard.filter((i) => !LIES_OVER.has(i.gives));
   const directing = told.some((i) => HEARS_ALL.has(i.gives)) ? heard : told;
-  const by = directing.length ? [balance, directing] : [];
   // a camera looks at one stage, wherever it looks
   const moved = frame && (frame.across || frame.towards ? frame : undefined);
   const enlarged = frame?.camera && enlargement(frame.camera);
-  return JSON.stringify([
-    prompt,
-    avoid,
-    emphases,
-    strictness,
-    ornateness,
-    names,
-    medium,
-    width,
-    height,
-    seed,
-    spread,
-    by,
-    moved,
-    enlarged,
-  ]);
+  return JSON.stringify([painted, directing.length ? [balance, directing] : [], moved, enlarged]);
 }
 
 /** A stage as a pass uses it: whatever is handed out is the caller's own copy. */

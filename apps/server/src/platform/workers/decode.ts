@@ -16,26 +16,26 @@ export const refuse = (failure: TaskFailure['failure'], message: string): TaskFa
 /** True for a failure that a worker answers instead of a result. */
 export const isFailure = (answer: object): answer is TaskFailure => 'failure' in answer;
 
-/** A picture at no more than 512 px, four channels: for measuring and for its thumbnail. */
+/** A small picture, four channels: for measuring and for its thumbnail. */
 export interface Small {
   readonly data: Buffer;
   readonly width: number;
   readonly height: number;
 }
 
-/** Shrinks a picture once for all that is made of it at this size. */
-export async function small(input: sharp.Sharp | Uint8Array): Promise<Small> {
+/** Shrinks a picture to at most `side` px, once for all that is made of it at this size. */
+export async function small(input: sharp.Sharp | Uint8Array, side = SMALL_SIDE): Promise<Small> {
   const { data, info } = await (input instanceof Uint8Array ? sharp(input) : input)
-    .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
+    .resize(side, side, { fit: 'inside', withoutEnlargement: true })
     .ensureAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
   return { data, width: info.width, height: info.height };
 }
 
-/** Pixels for measuring: at most 512 px, alpha over white. */
-export async function measurable(input: sharp.Sharp | Uint8Array): Promise<Picture> {
-  const { data, width, height } = await small(input);
+/** Pixels for measuring: at most `side` px (512 is usual), alpha over white. */
+export async function measurable(input: sharp.Sharp | Uint8Array, side?: number): Promise<Picture> {
+  const { data, width, height } = await small(input, side);
   return pictureFromRgba(data, width, height);
 }
 

@@ -3,7 +3,10 @@ import sharp from 'sharp';
 import { measurable } from './decode';
 import type { TraitsTask } from './tasks';
 
+/** A face may be a small part of a picture: it is read larger than all else. */
+const SIDE = 1024;
+
 /** Reads the traits of whoever a picture shows. */
 export async function traits({ picture, face }: TraitsTask): Promise<ReadTraits> {
-  return readTraits(await measurable(sharp(picture)), face);
+  return readTraits(await measurable(sharp(picture), SIDE), face);
 }

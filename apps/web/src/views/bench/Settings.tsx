@@ -9,6 +9,35 @@ const ASPECTS: readonly MixSettings['aspect'][] = ['3:2', '2:3', '1:1', '4:3', '
 const box = 'flex items-center rounded-lg border border-line bg-card px-2.5 py-1';
 const cell = `${box} gap-2`;
 
+interface NumberCellProps {
+  readonly word: string;
+  readonly tip: string;
+  readonly label: string;
+  readonly value: number;
+  readonly max: number;
+  readonly onSave: (value: number) => void;
+}
+
+/** One number in tenths, with what it does. */
+function NumberCell({ word, tip, label, value, max, onSave }: NumberCellProps) {
+  return (
+    <div className={cell}>
+      <Tip text={tip}>
+        <span className="text-muted">{word}</span>
+      </Tip>
+      <NumberField
+        label={label}
+        value={value}
+        max={max}
+        step={0.1}
+        digits={1}
+        onSave={onSave}
+        className="w-full text-right"
+      />
+    </div>
+  );
+}
+
 /** The settings of a mix besides words and influences. */
 export function Settings({
   settings,
@@ -44,20 +73,14 @@ export function Settings({
             ))}
           </select>
         </label>
-        <div className={cell}>
-          <Tip text="Multiplies all references against the words; 1 is neutral">
-            <span className="text-muted">Balance</span>
-          </Tip>
-          <NumberField
-            label="Balance of references against the words"
-            value={settings.balance}
-            max={2}
-            step={0.1}
-            digits={1}
-            onSave={(balance) => onChange({ ...settings, balance })}
-            className="w-full text-right"
-          />
-        </div>
+        <NumberCell
+          word="Balance"
+          tip="Multiplies all references against the words; 1 is neutral"
+          label="Balance of references against the words"
+          value={settings.balance}
+          max={2}
+          onSave={(balance) => onChange({ ...settings, balance })}
+        />
         <div className={`${box} col-span-2 gap-1`}>
           <span className="text-muted">Seed</span>
           <NumberField
@@ -92,34 +115,22 @@ export function Settings({
             className="w-6 shrink-0 text-right"
           />
         </div>
-        <div className={cell}>
-          <Tip text="How strictly traits and forms that the words name hold against references">
-            <span className="text-muted">Strict</span>
-          </Tip>
-          <NumberField
-            label="Strictness of the words"
-            value={settings.strictness ?? 0.5}
-            max={1}
-            step={0.1}
-            digits={1}
-            onSave={(strictness) => onChange({ ...settings, strictness })}
-            className="w-full text-right"
-          />
-        </div>
-        <div className={cell}>
-          <Tip text="How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms">
-            <span className="text-muted">Ornate</span>
-          </Tip>
-          <NumberField
-            label="Ornateness"
-            value={settings.ornateness ?? 0.5}
-            max={1}
-            step={0.1}
-            digits={1}
-            onSave={(ornateness) => onChange({ ...settings, ornateness })}
-            className="w-full text-right"
-          />
-        </div>
+        <NumberCell
+          word="Strict"
+          tip="How strictly traits and forms that the words name hold against references"
+          label="Strictness of the words"
+          value={settings.strictness ?? 0.5}
+          max={1}
+          onSave={(strictness) => onChange({ ...settings, strictness })}
+        />
+        <NumberCell
+          word="Ornate"
+          tip="How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms"
+          label="Ornateness"
+          value={settings.ornateness ?? 0.5}
+          max={1}
+          onSave={(ornateness) => onChange({ ...settings, ornateness })}
+        />
         <label className={`${cell} col-span-2`}>
           <Tip text="What the stage is drawn in, before looks are laid over it">
             <span className="text-muted">Medium</span>
