@@ -28,8 +28,8 @@ test('the demo studio draws itself, with progress on the screen', async () => {
   const { total, facets } = await studio.get<{ total: number; facets: { kind: Record<string, number> } }>(
     '/references/search',
   );
-  expect(total).toBe(60);
-  expect(facets.kind).toMatchObject({ style: 30, image: 15 });
+  expect(total).toBe(72);
+  expect(facets.kind).toMatchObject({ style: 30, image: 27 });
   expect(facets.kind.character + facets.kind.face).toBe(15);
   expect((await studio.get<unknown[]>('/looks')).length).toBe(3);
   expect((await studio.get<unknown[]>('/cast')).length).toBe(5);

@@ -106,7 +106,23 @@ const IMAGES = rows('image', [
   ['Lantern in the wood', 'Ilse walking through the forest in snow with a lantern, moonlight', 'forest, night'],
 ]);
 
-const byKey = new Map([...STYLES, ...CAST, ...IMAGES].map((p) => [p.key, p]));
+/** To begin with: poses, arrangements and people that belong to no story yet. */
+const STOCK = rows('image', [
+  ['Pose: running', 'a young woman running in the meadow at noon', 'pose'],
+  ['Pose: sitting', 'an old man sitting on a crate, pier in the morning', 'pose'],
+  ['Pose: kneeling', 'a boy kneeling on the beach at noon', 'pose'],
+  ['Pose: waving', 'a girl waving in the village street, morning', 'pose'],
+  ['Pose: pointing', 'a man pointing, town square at noon', 'pose'],
+  ['Pose: rowing', 'a woman rowing a boat on the open sea, morning', 'pose'],
+  ['Low horizon, much sky', 'a wide view of the beach, seen from below, clouds', 'layout'],
+  ['High horizon, much ground', 'a wide view of the meadow, seen from above', 'layout'],
+  ['One tower aside', 'a lighthouse at noon', 'layout'],
+  ['Framed by trees', 'a small house in the forest, autumn', 'layout'],
+  ['A ferrywoman', 'half figure of an old woman with white hair in a bun and a green coat, pier at noon', 'people'],
+  ['A miller', 'half figure of a man with a black beard and a flat cap, mill in the morning', 'people'],
+]);
+
+const byKey = new Map([...STYLES, ...CAST, ...IMAGES, ...STOCK].map((p) => [p.key, p]));
 /** What is drawn first: what the demo mix needs, then some of every kind. */
 const FIRST = [
   'chalk-dusk',
