@@ -122,7 +122,8 @@ const STOCK = rows('image', [
   ['A miller', 'half figure of a man with a black beard and a flat cap, mill in the morning', 'people'],
 ]);
 
-const byKey = new Map([...STYLES, ...CAST, ...IMAGES, ...STOCK].map((p) => [p.key, p]));
+// the newest is seen first: the story, not the stock
+const byKey = new Map([...STOCK, ...STYLES, ...CAST, ...IMAGES].map((p) => [p.key, p]));
 /** What is drawn first: what the demo mix needs, then some of every kind. */
 const FIRST = [
   'chalk-dusk',

@@ -79,7 +79,7 @@ export const DEMO_SERIES: { readonly name: string; readonly shots: readonly NewS
       ['September', 'a young woman poles the punt through the reed channel at dusk, Brom on the bow'],
       ['October', 'a young woman with a lantern on the stone bridge, autumn'],
       ['November', 'half figure of a young woman in the rain, lighthouse'],
-      ['December', 'half figure of a young woman with a lantern in the stilt village at night, snow'],
+      ['December', 'half figure of a young woman with a lantern in the stilt village at dusk, snow'],
     ] as const
   ).map(([title, prompt], k) => ({ title, prompt, seed: 2201 + k })),
 };

@@ -12,6 +12,7 @@ const even = (value: number): RegionMap => ({
   height: 4,
   places: new Float32Array(16).fill(value),
   shares: [value === 1 ? 1 : 0, 0, value === 1 ? 0 : 1],
+  order: 1,
 });
 
 /** Grain of one colour everywhere. */

@@ -6,13 +6,19 @@ import type { Source } from './matchLevels';
 const HEIGHT_WEIGHT = 0.2;
 /** The same for the way from things to sky. */
 const REGION_WEIGHT = 0.22;
+/** From which order of its map on a reference has regions, and from which on there is no doubt. */
+const ORDERED = [0.25, 0.48] as const;
 
 /**
  * How much regions count: fully where a stage and its references have much of the same kinds, not at all where they have little in
  * common - an interior cannot be drawn from sky alone.
  */
 export function regionWeightOf(stage: RegionMap, sources: readonly Source[], shares: readonly number[]): number {
-  const common = sources.reduce((sum, s, k) => sum + shares[k] * commonRegions(stage, s.reference.regions), 0);
+  const common = sources.reduce(
+    (sum, { reference: { regions } }, k) =>
+      sum + shares[k] * commonRegions(stage, regions) * smoothstep(ORDERED[0], ORDERED[1], regions.order),
+    0,
+  );
   return REGION_WEIGHT * smoothstep(0.3, 0.6, common);
 }
 

@@ -71,7 +71,7 @@ export interface SynthesisInput {
 
 const FIGURE_HOLD = 0.85;
 /** How far a look leaves the forms of the stage where they are: a picture keeps its arrangement under any look. */
-const FORM_HOLD = 0.76;
+const FORM_HOLD = 0.84;
 /** The same where a look prints in a few flat inks. */
 const PRINT_HOLD = 0.3;
 /** How far what a finished picture misses of its palette is made up. */
