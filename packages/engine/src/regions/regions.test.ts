@@ -1,4 +1,5 @@
 import { pictureFromRgba, understand, type Medium, type Picture } from '@urbild/core';
+import { foreignLooks } from '../foreign/looks';
 import { paintStage } from '../painter/paint';
 import { REGION } from '../painter/stage/region';
 import { foreignPhotograph } from '../testing';
@@ -62,4 +63,11 @@ test('labels say it outright; pictures of the same kinds have much in common, an
   expect(commonRegions(seaMap, readRegions(sea.picture))).toBeGreaterThan(0.75);
   const room = painted('a table in the kitchen', 'gouache');
   expect(commonRegions(seaMap, regionsOfLabels(room.labels, SIZE.width, SIZE.height))).toBeLessThan(0.4);
+});
+
+test('a texture has no order: spots that are read into it are no regions', () => {
+  const panes = foreignLooks().find((l) => l.name === 'leaded panes')!;
+  expect(readRegions(pictureFromRgba(panes.rgba, panes.width, panes.height)).order).toBeLessThan(0.25);
+  expect(readRegions(painted('harbour at noon', 'gouache').picture).order).toBeGreaterThan(0.45);
+  expect(regionsOfLabels(new Uint8Array(64 * 48).fill(REGION.cloud), 64, 48).order).toBe(1);
 });
