@@ -112,7 +112,7 @@ async function curve(
     controlled ??= described;
     if (weight > 0 && result.remarks.some((r) => r.kind === 'nothing-to-give' || r.kind === 'nobody-to-take'))
       return undefined;
-    const sheet = Object.values(result.sheets)[0];
+    const sheet = traits ?? Object.values(result.sheets)[0];
     const others = figureDistances(request(weight).influences[0], result.figures, control.figures, sheet, {
       picture: width / height,
       reference: picture.width / picture.height,
