@@ -46,6 +46,29 @@ test('a turned face is read with less confidence', () => {
   expect(sure(60)['hair style']!.confidence).toBeLessThan(sure(0)['hair style']!.confidence);
 });
 
+test('what has the colour of the ground behind is hardly believed to be hair', () => {
+  /** A disc of skin before a sky, on a larger disc of hair or on none. */
+  const head = (hair: boolean) => {
+    const rgba = new Uint8ClampedArray(200 * 200 * 4);
+    for (let i = 0; i < 200 * 200; i++) {
+      const far = Math.hypot((i % 200) - 100, Math.floor(i / 200) - 110);
+      rgba.set(far < 30 ? [226, 170, 140, 255] : hair && far < 62 ? [110, 60, 30, 255] : [150, 195, 220, 255], 4 * i);
+    }
+    const frame = { eyes: [0.5, 0.5], chin: [0.5, 0.7], yaw: 0 } as const;
+    return readTraits(pictureFromRgba(rgba, 200, 200), frame, true).traits.hair?.confidence ?? 0;
+  };
+  expect(head(true)).toBeGreaterThan(0.6);
+  expect(head(false)).toBeLessThan(0.2);
+});
+
+test('forms of a turned face are believed less than its colours', () => {
+  const [{ picture, frame }] = painted;
+  const { traits } = readTraits(picture, { ...frame!, yaw: 45 }, true);
+  const front = readTraits(picture, frame, true).traits;
+  const lost = (name: 'skin' | 'jaw') => traits[name]!.confidence / front[name]!.confidence;
+  expect(lost('jaw')).toBeLessThan(0.8 * lost('skin'));
+});
+
 test('a face that is hidden is said to be covered', () => {
   const { rgba, frame } = painted[0];
   const hidden = rgba.slice();

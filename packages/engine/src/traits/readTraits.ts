@@ -73,7 +73,8 @@ export function readTraits(picture: Picture, frame?: FaceFrame, exact = false): 
   if (!frame) return { traits: bodyColours(picture) };
   const { features, odds, numbers } = lookAround(picture, frame, exact);
   const traits: Partial<Record<TraitName, Trait>> = {};
-  const sight = sightOf(frame);
+  // a turned face keeps its colours longer than its forms
+  const sight = sightOf(frame) ** 2;
   const likeliest = (of: Exclude<Read, 'numbers'>) => {
     const k = odds[of].indexOf(Math.max(...odds[of]));
     return { is: models()[of].names[k], probability: odds[of][k] };
@@ -109,7 +110,7 @@ const LENGTHS = [1, 0.9, 1.1];
 
 /** What is seen of a face in all places where it may lie. */
 interface Seen {
-  /** Of the place that the reader of hair is surest about: where colours are taken. */
+  /** Of the place that the readers are surest about: where colours are taken. */
   readonly features: FaceFeatures;
   /** Odds of every choice, over all places. */
   readonly odds: Readonly<Record<Exclude<Read, 'numbers'>, Float32Array>>;
@@ -133,12 +134,18 @@ function lookAround(picture: Picture, { eyes, chin, yaw }: FaceFrame, exact: boo
   const mean = (rows: readonly Float32Array[]) =>
     rows[0].map((_, k) => rows.reduce((sum, row) => sum + row[k], 0) / rows.length);
   const said = (of: Read) => seen.map((features) => answerOf(networks[of], INPUT[of](features)));
-  const styles = said('style').map(oddsOf);
-  const sureness = styles.map((o, k) => Math.max(...o) * (k ? 0.9 : 1));
-  const oddsFor = (of: Read) => mean(said(of).map(oddsOf));
+  const odds = {
+    style: said('style').map(oddsOf),
+    hat: said('hat').map(oddsOf),
+    beard: said('beard').map(oddsOf),
+    glasses: said('glasses').map(oddsOf),
+  };
+  const sureness = frames.map(
+    (_, k) => Math.max(...odds.style[k]) * Math.max(...odds.beard[k]) * Math.max(...odds.glasses[k]) * (k ? 0.9 : 1),
+  );
   return {
     features: seen[sureness.indexOf(Math.max(...sureness))],
-    odds: { style: mean(styles), hat: oddsFor('hat'), beard: oddsFor('beard'), glasses: oddsFor('glasses') },
+    odds: { style: mean(odds.style), hat: mean(odds.hat), beard: mean(odds.beard), glasses: mean(odds.glasses) },
     numbers: fromSpreads(mean(said('numbers')).map((v) => CAUTION * v)),
   };
 }
@@ -156,8 +163,9 @@ function faceColours(
   if (!bald) {
     // under a hat only the hair beside the face can be seen
     const shown = hat ? side : crown;
-    const clear = Math.min(colourGap(shown, skin), colourGap(shown, background) + 0.05) / 0.1;
-    out.hair = { colour: darker(shown, LIT.hair), confidence: sight * Math.min(0.85, 0.3 + 0.55 * clear) };
+    // what has the colour of the ground behind is most likely that ground, above all beside a turned head
+    const clear = Math.min(colourGap(shown, skin), colourGap(shown, background)) / 0.1;
+    out.hair = { colour: darker(shown, LIT.hair), confidence: sight * Math.min(0.85, 0.1 + 0.75 * clear) };
   }
   if (hat) out.hat = { colour: crown, confidence: 0.7 };
   const cloth = (points: readonly [number, number][], name: 'upper' | 'lower', confidence: number) => {
