@@ -39,7 +39,7 @@ export function trueResolution(picture: Picture): number {
   const energy = (d: number): number => {
     let sum = 0;
     let n = 0;
-    const step = Math.max(1, Math.floor((w * h) / 60000));
+    const step = Math.max(1, Math.floor((w * h) / 40000));
     const row = d * w;
     for (let y = d; y < h - d; y += step)
       for (let x = d; x < w - d; x++) {

@@ -54,41 +54,54 @@ export interface Swatch {
  * under 1 % are left out.
  */
 export function swatchesOf(picture: Picture, count = 6): Swatch[] {
-  const small = levelOf(picture, 64);
-  const n = small.width * small.height;
-  const points: Lab[] = Array.from({ length: n }, (_, i) => [
-    small.planes[0][i],
-    small.planes[1][i] / CHROMA_GAIN,
-    small.planes[2][i] / CHROMA_GAIN,
-  ]);
-  const distance = (p: Lab, q: Lab) => (p[0] - q[0]) ** 2 + 2.5 * ((p[1] - q[1]) ** 2 + (p[2] - q[2]) ** 2);
-  const centres: Lab[] = [points[n >> 1]];
-  const nearest = points.map((p) => distance(p, centres[0]));
+  const { planes, width, height } = levelOf(picture, 64);
+  const n = width * height;
+  const gain = CHROMA_GAIN;
+  const L = Float64Array.from(planes[0]);
+  const A = Float64Array.from(planes[1], (v) => v / gain);
+  const B = Float64Array.from(planes[2], (v) => v / gain);
+  const distance = (i: number, [l, a, b]: Lab): number => {
+    const [dl, da, db] = [L[i] - l, A[i] - a, B[i] - b];
+    return dl * dl + 2.5 * (da * da + db * db);
+  };
+  const at = (i: number): Lab => [L[i], A[i], B[i]];
+  // deterministic starts: each new one is the point that is farthest from those that are there
+  const centres: Lab[] = [at(n >> 1)];
+  const nearest = new Float64Array(n).fill(Infinity);
   while (centres.length < Math.min(count, n)) {
-    const far = nearest.indexOf(Math.max(...nearest));
-    centres.push(points[far]);
-    points.forEach((p, i) => (nearest[i] = Math.min(nearest[i], distance(p, points[far]))));
+    const last = centres[centres.length - 1];
+    let far = 0;
+    for (let i = 0; i < n; i++) {
+      nearest[i] = Math.min(nearest[i], distance(i, last));
+      if (nearest[i] > nearest[far]) far = i;
+    }
+    centres.push(at(far));
   }
-  let members: number[] = [];
+  const members = new Uint32Array(centres.length);
   for (let round = 0; round < 8; round++) {
-    const sums = centres.map(() => [0, 0, 0, 0]);
-    members = points.map((p) => {
+    const sums = new Float64Array(3 * centres.length);
+    members.fill(0);
+    for (let i = 0; i < n; i++) {
       let best = 0;
-      let least = distance(p, centres[0]);
-      for (let k = 1; k < centres.length; k++) {
-        const far = distance(p, centres[k]);
-        if (far < least) [best, least] = [k, far];
+      let least = Infinity;
+      for (let k = 0; k < centres.length; k++) {
+        const far = distance(i, centres[k]);
+        if (far < least) {
+          least = far;
+          best = k;
+        }
       }
-      for (let c = 0; c < 3; c++) sums[best][c] += p[c];
-      sums[best][3]++;
-      return best;
-    });
-    sums.forEach((s, k) => {
-      if (s[3]) centres[k] = [s[0] / s[3], s[1] / s[3], s[2] / s[3]];
+      sums[3 * best] += L[i];
+      sums[3 * best + 1] += A[i];
+      sums[3 * best + 2] += B[i];
+      members[best]++;
+    }
+    members.forEach((m, k) => {
+      if (m) centres[k] = [sums[3 * k] / m, sums[3 * k + 1] / m, sums[3 * k + 2] / m];
     });
   }
   return centres
-    .map((lab, k) => ({ lab, weight: members.filter((m) => m === k).length / n }))
+    .map((lab, k) => ({ lab, weight: members[k] / n }))
     .filter((s) => s.weight >= 0.01)
     .sort((a, b) => b.weight - a.weight || labToLch(a.lab)[2] - labToLch(b.lab)[2]);
 }

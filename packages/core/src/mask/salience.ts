@@ -38,11 +38,13 @@ export function salienceOf(picture: Picture): { map: Float32Array; width: number
   for (let i = 0; i < map.length; i++) {
     const x = i % w;
     const y = (i / w) | 0;
-    const contrast = Math.hypot(...soft.map((p, c) => (p[i] - mean[c]) * (c ? 1.3 : 1)));
+    const [l, a, b] = [soft[0][i] - mean[0], 1.3 * (soft[1][i] - mean[1]), 1.3 * (soft[2][i] - mean[2])];
+    const contrast = Math.sqrt(l * l + a * a + b * b);
     const right = x < w - 1 ? planes[0][i + 1] : planes[0][i];
     const below = y < h - 1 ? planes[0][i + w] : planes[0][i];
     const detail = Math.abs(right - planes[0][i]) + Math.abs(below - planes[0][i]);
-    const centred = 1 - 0.55 * Math.hypot(x / w - 0.5, y / h - 0.5);
+    const [dx, dy] = [x / w - 0.5, y / h - 0.5];
+    const centred = 1 - 0.55 * Math.sqrt(dx * dx + dy * dy);
     map[i] = (contrast + 1.5 * detail) * centred;
     top = Math.max(top, map[i]);
   }

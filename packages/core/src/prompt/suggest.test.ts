@@ -47,3 +47,8 @@ test('what is said, and what is to be avoided, is not said again', () => {
   const avoided = richer('a girl in the meadow', plain.added.join(', '));
   for (const a of plain.added) expect(avoided.added).not.toContain(a);
 });
+
+test('a creature that is there by its name is not offered again by its kind', () => {
+  for (const place of ['salt marsh', 'reed channel'])
+    expect(richer(`Brom in the ${place} at noon, calm, clear sky`).added.join()).not.toContain('heron');
+});

@@ -91,7 +91,8 @@ export function richer(prompt: string, avoid = ''): RicherWords {
   if (!said('time') && !said('light')) offers.push(pick(TIMES));
   if (!said('weather') && !indoors) offers.push(pick(WEATHERS));
   if (people && !said('expression')) offers.push(pick(FACES));
-  if (COMPANY[brief.place]) offers.push(`with ${pick(COMPANY[brief.place]!)}`);
+  const company = (COMPANY[brief.place] ?? []).filter((one) => !isThere(brief, one));
+  if (company.length) offers.push(`with ${pick(company)}`);
   if (!said('season') && !indoors) offers.push(pick(SEASONS));
   const added: string[] = [];
   let text = prompt.trim().replace(/[\s,.]+$/, '');
@@ -104,6 +105,16 @@ export function richer(prompt: string, avoid = ''): RicherWords {
   }
   return { prompt: text, added };
 }
+
+/** True where a brief has a creature or thing of this kind already, by whatever name. */
+const isThere = (brief: SceneBrief, words: string): boolean => {
+  const [one] = understand(words).entities;
+  return brief.entities.some(
+    (e) =>
+      (e.kind === 'creature' && one.kind === 'creature' && e.species === one.species) ||
+      (e.kind === 'thing' && one.kind === 'thing' && e.thing === one.thing),
+  );
+};
 
 /** True where a brief draws more than another, and understands everything that was put to it. */
 function says(longer: SceneBrief, before: SceneBrief): boolean {

@@ -44,7 +44,7 @@ export async function thumbnailOf(input: sharp.Sharp | Uint8Array | Small): Prom
   const { data, width, height } = 'data' in input ? input : await small(input);
   return sharp(data, { raw: { width, height, channels: 4 } })
     .flatten({ background: '#ffffff' })
-    .webp({ quality: 84, effort: 2 })
+    .webp({ quality: 84, effort: 0 })
     .toBuffer();
 }
 
@@ -109,7 +109,7 @@ export async function decode(file: string): Promise<Decoded | TaskFailure> {
             .autoOrient()
             .resize(PICTURE_SIDE, PICTURE_SIDE, { fit: 'inside', withoutEnlargement: true, kernel: 'cubic' })
             .toColourspace('srgb'),
-          jpeg,
+          jpeg ? (meta.chromaSubsampling === '4:2:0' ? '4:2:0' : '4:4:4') : undefined,
         ).toBuffer();
     return {
       meta,
@@ -135,13 +135,12 @@ const keepsItself = (m: sharp.Metadata): boolean =>
   (m.pages ?? 1) === 1 &&
   Math.max(m.width, m.height) <= PICTURE_SIDE;
 
-/** As a JPEG of high quality, or as PNG. */
-const as = (image: sharp.Sharp, jpeg: boolean): sharp.Sharp =>
-  jpeg
+/** As a JPEG of high quality, its colours no finer than they came, or as PNG. */
+const as = (image: sharp.Sharp, chromaSubsampling?: '4:2:0' | '4:4:4'): sharp.Sharp =>
+  chromaSubsampling
     ? // tables made for this very picture would save a few bytes and take as long as the rest
-      image.jpeg({ quality: 96, chromaSubsampling: '4:4:4', optimiseCoding: false })
+      image.jpeg({ quality: 96, chromaSubsampling, optimiseCoding: false })
     : image.png({ compressionLevel: 2 });
 
 /** Pixels as a PNG. */
-export const encode = (data: Buffer, raw: sharp.CreateRaw): Promise<Buffer> =>
-  as(sharp(data, { raw }), false).toBuffer();
+export const encode = (data: Buffer, raw: sharp.CreateRaw): Promise<Buffer> => as(sharp(data, { raw })).toBuffer();
