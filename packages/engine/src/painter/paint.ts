@@ -2,6 +2,7 @@ import type { Medium, SceneBrief } from '@urbild/core';
 import { compose, type ComposeOptions } from './compose';
 import type { FigureRecord } from './figures/record';
 import { paletteFor, renderScene, type MediumPalette } from './media';
+import { releaseCanvas } from './media/release';
 import type { LayoutHints } from './places';
 import { depthMap, labelMap } from './stage/labels';
 import { lineMap } from './stage/lines';
@@ -57,8 +58,12 @@ export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   const scene = compose(brief, options);
   ornament(scene, options.ornateness ?? 0.5);
   const medium = options.medium ?? brief.medium ?? 'gouache';
-  const paintIn = (m: Medium, palette?: MediumPalette, checkpoint?: () => void) =>
-    renderScene(scene, m, palette, checkpoint).getContext('2d').getImageData(0, 0, width, height).data;
+  const paintIn = (m: Medium, palette?: MediumPalette, checkpoint?: () => void) => {
+    const canvas = renderScene(scene, m, palette, checkpoint);
+    const { data } = canvas.getContext('2d').getImageData(0, 0, width, height);
+    releaseCanvas(canvas);
+    return data;
+  };
   const rgba = paintIn(medium, paletteFor(medium, options.palette, brief.inks), options.checkpoint);
   options.checkpoint?.();
   return {

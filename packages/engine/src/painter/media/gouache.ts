@@ -26,6 +26,7 @@ import { layCrescents, layDabs, strokeDirection } from './brushwork';
 import { addGrain, displacePixels, fromEdge, stain } from './post';
 import { lightOn, type ShapeLight } from './shapeLight';
 import { paintMirrored } from './mirrored';
+import { releaseCanvas } from './release';
 import { taperedLine, tracePath } from './strokes';
 import { textureTile, type TextureName } from './textures';
 
@@ -71,6 +72,8 @@ export class GouacheRenderer {
     small.imageSmoothingEnabled = true;
     small.imageSmoothingQuality = 'high';
     small.drawImage(large, 0, 0, w, h);
+    small.getImageData(0, 0, 1, 1);
+    releaseCanvas(large);
     this.pause();
     this.finish(small, w, h);
     this.pause();

@@ -2,6 +2,7 @@ import { createCanvas, type SKRSContext2D } from '@napi-rs/canvas';
 import { clamp, cssOf, type Lch } from '@urbild/core';
 import { boundsOfNode, type GroupNode, type Reflection } from '../stage/displayList';
 import type { Scene } from '../stage/scene';
+import { releaseCanvas } from './release';
 
 /**
  * Paints a group and its mirror image, row by row, more broken towards the viewer. `draw` paints the group into a layer of its own;
@@ -65,4 +66,7 @@ export function paintMirrored(
   }
   context.globalAlpha = 1;
   context.drawImage(layer, box[0], box[1], w, h);
+  // a canvas draws when it is read
+  context.getImageData(0, 0, 1, 1);
+  releaseCanvas(layer, tinted);
 }
