@@ -1594,6 +1594,31 @@ export interface components {
             tags?: string[];
             notes?: string;
         };
+        NamedAreaDto: {
+            /** @example #3a6ea5 */
+            colour: string;
+            /** @enum {string} */
+            is: "sky" | "water" | "ground" | "trees" | "hills" | "rock" | "building" | "somebody";
+        };
+        LayoutMapDto: {
+            /** @enum {string} */
+            read: "picture" | "areas" | "distance";
+            /** @description of a plan: what its colours stand for */
+            areas?: components["schemas"]["NamedAreaDto"][];
+            /**
+             * @description of a map of near and far: how near is drawn
+             * @enum {string}
+             */
+            near?: "light" | "dark";
+        };
+        PlanColourDto: {
+            /** @example #3a6ea5 */
+            colour: string;
+            /** @enum {string} */
+            is: "sky" | "water" | "ground" | "trees" | "hills" | "rock" | "building" | "somebody";
+            /** @description part of the picture, 0..1 */
+            part: number;
+        };
         HorizonDto: {
             /** @description 0 top .. 1 bottom */
             at: number;
@@ -1632,6 +1657,12 @@ export interface components {
             shapeUrl: string;
             /** @description two-valued enough to be a shape */
             isShape: boolean;
+            /** @description how its layout is read */
+            layout: components["schemas"]["LayoutMapDto"];
+            /** @description part of it that lies in flat colours, 0..1; from about .9 on it looks like a plan */
+            flat: number;
+            /** @description its flat colours and what they most likely stand for */
+            planColours: components["schemas"]["PlanColourDto"][];
             horizon: components["schemas"]["HorizonDto"];
             faces: components["schemas"]["FaceDto"][];
             joints: components["schemas"]["JointDto"][];
@@ -1654,6 +1685,8 @@ export interface components {
             /** @description 0 top .. 1 bottom; -1 goes back to what was read */
             horizon?: number;
             swatches?: components["schemas"]["HexSwatchDto"][];
+            /** @description read: picture goes back to its masses and lines */
+            layout?: components["schemas"]["LayoutMapDto"];
         };
         ReferenceVersionDto: {
             number: number;

@@ -10,13 +10,14 @@ import {
   type IdentityPart,
   type Joints,
   type KnownName,
+  type LayoutMap,
   type Medium,
   type Reading,
   type TraitSheet,
 } from '@urbild/core';
 import { readFrame, readHold, type RequestFrame, type RequestHold } from './frames/frame';
 import type { FaceFrame } from './traits/frame';
-import { readFace, readJoints, readTraitSheet } from './requestFacts';
+import { readFace, readJoints, readLayoutMap, readTraitSheet } from './requestFacts';
 import { asObject, flag, number, oneOf, RequestError, text, whole } from './requestFields';
 
 export { RequestError } from './requestFields';
@@ -33,6 +34,8 @@ export interface RequestPicture {
   readonly face?: FaceFrame;
   /** Joints of its main figure; without them a picture gives no pose. */
   readonly joints?: Joints;
+  /** How it is drawn when it is a map of an arrangement, not a picture of it. */
+  readonly layout?: LayoutMap;
   /** Traits of whoever it shows; read from the picture when absent. */
   readonly traits?: TraitSheet;
 }
@@ -179,6 +182,7 @@ function readPicture(json: unknown, at: string): RequestPicture {
     ...(p.horizon === undefined ? {} : { horizon: number(p, 'horizon', 0, 1, 0.5, at) }),
     ...(p.face === undefined ? {} : { face: readFace(p.face, `${at}.face`) }),
     ...(p.joints === undefined ? {} : { joints: readJoints(p.joints, `${at}.joints`) }),
+    ...(p.layout === undefined ? {} : { layout: readLayoutMap(p.layout, `${at}.layout`) }),
     ...(p.traits === undefined ? {} : { traits: readTraitSheet(p.traits, `${at}.traits`) }),
   };
 }

@@ -1,5 +1,8 @@
 import {
+  AREA_KINDS,
   JOINTS,
+  MAX_AREAS,
+  type LayoutMap,
   type JointName,
   type Joints,
   CHOICE_TRAITS,
@@ -10,7 +13,7 @@ import {
   type TraitName,
   type TraitSheet,
 } from '@urbild/core';
-import { asObject, number, RequestError, text } from './requestFields';
+import { asObject, number, oneOf, RequestError, text } from './requestFields';
 import type { FaceFrame } from './traits/frame';
 
 function point(json: unknown, at: string): [number, number] {
@@ -38,6 +41,28 @@ export function readJoints(json: unknown, at: string): Joints {
     out[name as JointName] = point(value, `${at}.${name}`);
   }
   return out;
+}
+
+/** How a layout is to be read as a map. Throws {@link RequestError}. */
+export function readLayoutMap(json: unknown, at: string): LayoutMap {
+  const o = asObject(json, at);
+  const read = oneOf(o, 'read', ['areas', 'distance'] as const, 'areas', at);
+  if (read === 'distance') return { read, near: oneOf(o, 'near', ['light', 'dark'] as const, 'light', at) };
+  const { areas } = o;
+  if (!Array.isArray(areas) || !areas.length || areas.length > MAX_AREAS)
+    throw new RequestError(`${at}.areas: a list of 1 to ${MAX_AREAS} colours`);
+  return {
+    read,
+    areas: areas.map((one, k) => {
+      const here = `${at}.areas[${k}]`;
+      const area = asObject(one, here);
+      const colour = text(area, 'colour', undefined, here);
+      if (!/^#[0-9a-f]{6}$/.test(colour))
+        throw new RequestError(`${here}.colour: a colour as #rrggbb, in small letters`);
+      if (area.is === undefined) throw new RequestError(`${here}.is: one of ${AREA_KINDS.join(', ')}`);
+      return { colour, is: oneOf(area, 'is', AREA_KINDS, 'ground', here) };
+    }),
+  };
 }
 
 const isIn = (list: readonly string[], name: string) => list.includes(name);

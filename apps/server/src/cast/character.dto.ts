@@ -8,6 +8,7 @@ import {
   type Trait,
   type TraitName,
   type TraitSheet,
+  hexOf,
 } from '@urbild/core';
 import { Type } from 'class-transformer';
 import {
@@ -26,7 +27,6 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { hexOf } from '../library/reference.dto';
 import { SLOTS, type Character, type Slot } from './character.entity';
 
 const TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { altTextOf, CHECK_IDS, labToLch, lchToRgb, promptsFor, viewOf, mainFace, type Lab } from '@urbild/core';
+import { altTextOf, CHECK_IDS, hexOf, promptsFor, viewOf, mainFace } from '@urbild/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -201,12 +201,6 @@ export class ImportFieldsDto {
 }
 
 export const blobUrl = (hash: string): string => `/api/v1/blobs/${hash}`;
-
-/** An OKLab colour as #rrggbb. */
-export const hexOf = (lab: Lab): string =>
-  `#${lchToRgb(labToLch(lab))
-    .map((v) => v.toString(16).padStart(2, '0'))
-    .join('')}`;
 
 /** The faces of a reference: as a person drew them, else as they were found. */
 export const facesOf = (r: Pick<Reference, 'corrections' | 'vision'>) => r.corrections.faces ?? r.vision?.faces;

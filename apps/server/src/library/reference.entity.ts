@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Check, FoundFace, PictureReading, Preparation, Swatch, TraitSheet } from '@urbild/core';
+import type { Check, FoundFace, LayoutMap, PictureReading, Preparation, Swatch, TraitSheet } from '@urbild/core';
 
 /** What a reference is a picture of. */
 export const KINDS = ['style', 'character', 'face', 'image'] as const;
@@ -52,6 +52,8 @@ export interface Corrections {
   readonly joints?: readonly Joint[];
   readonly horizon?: number;
   readonly swatches?: readonly Swatch[];
+  /** How it is drawn when it is a map of an arrangement. */
+  readonly layout?: LayoutMap;
 }
 
 /** One state of a reference that can be gone back to. */

@@ -1,8 +1,7 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { blendSwatches } from '@urbild/core';
+import { blendSwatches, hexOf } from '@urbild/core';
 import { randomUUID } from 'crypto';
-import { hexOf } from '../library/reference.dto';
 import { ReferenceEntity } from '../library/reference.entity';
 import type { Mix } from '../mixes/mix.entity';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';

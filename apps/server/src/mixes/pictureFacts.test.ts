@@ -53,3 +53,9 @@ test('what a person set right goes before what was read; unknown joints are left
 test('nothing is told of a picture that nobody has looked at', () => {
   expect(factsOf(known({ vision: null }))).toEqual({});
 });
+
+test('a layout that is a map is told as one', () => {
+  const layout = { read: 'distance', near: 'light' } as const;
+  expect(factsOf(known({ corrections: { layout } })).layout).toEqual(layout);
+  expect(factsOf(known()).layout).toBeUndefined();
+});

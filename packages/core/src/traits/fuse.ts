@@ -3,16 +3,22 @@ import { CHOICE_TRAITS, COLOUR_TRAITS, NUMBER_TRAITS, type Trait, type TraitName
 
 const ALL: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
 
-/** The value below which half of the weight lies. */
+/** The value below which half of the weight lies, each value standing for the middle of its weight; in between, a mixture. */
 function weightedMedian(pairs: readonly (readonly [value: number, weight: number])[]): number {
   const sorted = [...pairs].sort((a, b) => a[0] - b[0]);
   const half = sorted.reduce((s, p) => s + p[1], 0) / 2;
+  let before: { value: number; middle: number } | undefined;
   let sum = 0;
   for (const [value, weight] of sorted) {
+    const middle = sum + weight / 2;
+    if (middle >= half)
+      return before
+        ? before.value + ((value - before.value) * (half - before.middle)) / (middle - before.middle)
+        : value;
+    before = { value, middle };
     sum += weight;
-    if (sum >= half) return value;
   }
-  return sorted[sorted.length - 1][0];
+  return before!.value;
 }
 
 /**

@@ -36,6 +36,7 @@ export function seenStage(
   return {
     figures: stage.figures.map((f) => seenFigure(f, window, width / window.width)),
     labels: () => codesThrough(stage.labels(), whole.width, whole.height, window, width, height),
+    depth: () => codesThrough(stage.depth(), whole.width, whole.height, window, width, height),
     painted: () => seenThrough(stage.painted(), window, width, height),
     drawnIn: (medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture =>
       seenThrough(stage.drawnIn(medium, palette, checkpoint), window, width, height),

@@ -6,7 +6,6 @@ import {
   clonePicture,
   createPicture,
   fitGuided,
-  Random,
   resample,
   resamplePlane,
   smoothstep,
@@ -14,11 +13,10 @@ import {
   transportColours,
   type Picture,
 } from '@urbild/core';
-import { threadKernel } from '../synthesis/kernel';
-import { PatchLevel } from '../synthesis/patchLevel';
-import { heightsIn } from '../synthesis/places';
 import type { FigureRecord } from '../painter/figures/record';
-import { isFigure, REGION } from '../painter/stage/region';
+import { connected } from './connected';
+import { before, fillHoles, holdOf } from './ground';
+import { patched, upscaled } from './patchwork';
 
 /** Longer side at which masses are rearranged, px: they are large. */
 const SIDE = 160;
@@ -60,16 +58,7 @@ export function rearrange(
   const guide = applyGuided(fitGuided(small, moved, 4, 2e-4), wanted);
   checkpoint();
   const filled = patched(ground, blur(resample(guide, sw, sh), 0.8), seed, checkpoint);
-  const full = upscaled(filled, stage, guide);
-  const turns = turnsOf(small, w, h);
-  const out = clonePicture(stage);
-  out.planes.forEach((plane, c) => {
-    const other = full.planes[c];
-    for (let i = 0; i < plane.length; i++) {
-      const at = smoothstep(0, 1, (total * (1 + EASE) - turns[i]) / EASE);
-      plane[i] += at * (other[i] - plane[i]);
-    }
-  });
+  const out = changedOver(stage, upscaled(filled, stage, guide), small, total);
   drawLines(out, wanted, LINES * total + MORE_LINES * Math.min(1, over - 1));
   return before(out, stage, hold);
 }
@@ -86,6 +75,20 @@ function drawLines(out: Picture, wanted: Picture, amount: number): void {
   const broad = blurPlane(wanted.planes[0], w, h, size / 45);
   const L = out.planes[0];
   for (let i = 0; i < L.length; i++) L[i] = Math.min(0.98, Math.max(0.04, L[i] + amount * (fine[i] - broad[i])));
+}
+
+/** A stage that changes over to another picture, mass by mass of `masses`, as far as a share of 0..1 says. */
+export function changedOver(stage: Picture, to: Picture, masses: Picture, share: number): Picture {
+  const turns = turnsOf(masses, stage.width, stage.height);
+  const out = clonePicture(stage);
+  out.planes.forEach((plane, c) => {
+    const other = to.planes[c];
+    for (let i = 0; i < plane.length; i++) {
+      const at = smoothstep(0, 1, (share * (1 + EASE) - turns[i]) / EASE);
+      plane[i] += at * (other[i] - plane[i]);
+    }
+  });
+  return out;
 }
 
 /** How long, in parts of the share, a mass takes to change over. */
@@ -128,40 +131,6 @@ function turnsOf(masses: Picture, w: number, h: number): Float32Array {
   return resamplePlane(blurPlane(turn, mw, mh, 1), mw, mh, w, h);
 }
 
-/** Connected areas of equal value: the area of every pixel, and their sizes. */
-function connected(values: Uint8Array, w: number, h: number): { part: Int32Array; areas: number[] } {
-  const part = new Int32Array(values.length).fill(-1);
-  const areas: number[] = [];
-  for (let first = 0; first < values.length; first++) {
-    if (part[first] >= 0) continue;
-    const open = [first];
-    part[first] = areas.length;
-    let area = 0;
-    while (open.length) {
-      const i = open.pop()!;
-      area++;
-      const x = i % w;
-      for (const j of [x > 0 ? i - 1 : -1, x < w - 1 ? i + 1 : -1, i - w, i + w])
-        if (j >= 0 && j < w * h && part[j] < 0 && values[j] === values[i]) {
-          part[j] = areas.length;
-          open.push(j);
-        }
-    }
-    areas.push(area);
-  }
-  return { part, areas };
-}
-
-/** People and creatures stay, with what they hold; props and boats that stand by themselves belong to the arrangement. */
-export function holdOf(labels: Uint8Array, figures: readonly FigureRecord[], w: number, h: number): Float32Array {
-  const hold = Float32Array.from(labels, (l) => (isFigure(l) && l !== REGION.prop ? 1 : 0));
-  for (const { box } of figures)
-    for (let y = Math.max(0, Math.floor(box[1])); y < Math.min(h, box[3]); y++)
-      for (let x = Math.max(0, Math.floor(box[0])); x < Math.min(w, box[2]); x++)
-        if (labels[y * w + x] === REGION.prop) hold[y * w + x] = 1;
-  return hold;
-}
-
 /** The references one over the other, each as strong as its share, softened to masses. */
 function blendOf(pulls: readonly MassPull[], w: number, h: number): Picture {
   const total = pulls.reduce((s, p) => s + p.share, 0);
@@ -173,119 +142,4 @@ function blendOf(pulls: readonly MassPull[], w: number, h: number): Picture {
     });
   }
   return blur(out, 0.8);
-}
-
-/** A picture with the parts where `hole` is 1 filled from around them, from coarse to fine. */
-export function fillHoles(picture: Picture, hole: Float32Array): Picture {
-  const { width: w, height: h } = picture;
-  const wide = blurPlane(hole, w, h, Math.max(w, h) / 300);
-  const open = wide.map((v) => (v > 0.04 ? 0 : 1));
-  if (open.every((v) => v === 1)) return picture;
-  const out = clonePicture(picture);
-  let known = open;
-  for (const part of [1 / 200, 1 / 60, 1 / 20, 1 / 7]) {
-    const [qw, qh] = [Math.max(8, w >> 2), Math.max(8, h >> 2)];
-    const sigma = (part * Math.max(w, h)) / 4;
-    const weight = resamplePlane(blurPlane(resamplePlane(known, w, h, qw, qh), qw, qh, sigma), qw, qh, w, h);
-    const next = known.slice();
-    for (let c = 0; c < 3; c++) {
-      const plane = out.planes[c];
-      const sum = resamplePlane(
-        blurPlane(
-          resamplePlane(
-            plane.map((v, i) => v * known[i]),
-            w,
-            h,
-            qw,
-            qh,
-          ),
-          qw,
-          qh,
-          sigma,
-        ),
-        qw,
-        qh,
-        w,
-        h,
-      );
-      for (let i = 0; i < plane.length; i++)
-        if (!known[i] && weight[i] > 0.05) {
-          plane[i] = sum[i] / weight[i];
-          next[i] = 1;
-        }
-    }
-    known = next;
-  }
-  return out;
-}
-
-/** What the height in the picture counts when masses are filled. */
-const HEIGHT = 0.08;
-
-/** Patches of `source`, arranged as `guide` says, on one level coarse and one fine. */
-function patched(source: Picture, guide: Picture, seed: number, checkpoint: () => void): Picture {
-  const kernel = threadKernel();
-  kernel.seed(Math.imul(seed || 1, 0x9e3779b1) >>> 0);
-  const random = new Random(seed || 1);
-  const { width: w, height: h } = guide;
-  const level = new PatchLevel(
-    kernel,
-    w,
-    h,
-    [source],
-    [blur(source, 1)],
-    [heightsIn(source.width, source.height, HEIGHT)],
-  );
-  const [rect] = level.rects;
-  for (let i = 0; i < level.field.length; i++) {
-    const x = rect.x0 + Math.floor(random.next() * (rect.x1 - rect.x0));
-    const y = rect.y0 + Math.floor(random.next() * (rect.y1 - rect.y0));
-    level.field[i] = y * level.atlasWidth + x;
-  }
-  level.setGuide(guide, heightsIn(w, h, HEIGHT), new Float32Array(w * h).fill(2));
-  let current = guide;
-  for (let round = 0; round < 3; round++) {
-    level.match(
-      current,
-      {
-        guide: 2.2,
-        texture: round ? 0.8 : 0.2,
-        usage: 0.0006,
-        quota: 0,
-        shares: [1],
-        passes: round ? 2 : 4,
-        probes: 8,
-        phase: round,
-      },
-      checkpoint,
-    );
-    current = level.vote(2, 1.5);
-  }
-  return current;
-}
-
-/** The rearranged picture at full size: its edges are those of the guide, its grain that of the stage. */
-function upscaled(filled: Picture, stage: Picture, guide: Picture): Picture {
-  const { width: w, height: h } = stage;
-  const small = resample(guide, filled.width, filled.height);
-  const fitted = applyGuided(fitGuided(small, filled, 2, 3e-4), guide);
-  const direct = resample(filled, w, h);
-  const soft = blur(direct, Math.max(0.8, (1.5 * w) / filled.width));
-  const calm = blur(stage, Math.max(1, w / 160));
-  fitted.planes.forEach((plane, c) => {
-    const [d, s, g, q] = [direct.planes[c], soft.planes[c], stage.planes[c], calm.planes[c]];
-    for (let i = 0; i < plane.length; i++) plane[i] += 0.8 * (d[i] - s[i]) + 0.4 * (g[i] - q[i]);
-  });
-  return fitted;
-}
-
-/** Puts what is held of a stage before another ground. Changes `ground`. */
-export function before(ground: Picture, stage: Picture, hold: Float32Array): Picture {
-  const { width: w, height: h } = stage;
-  const alpha = blurPlane(hold, w, h, Math.max(0.5, Math.max(w, h) / 900));
-  ground.planes.forEach((plane, c) => {
-    const own = stage.planes[c];
-    for (let i = 0; i < plane.length; i++) plane[i] += alpha[i] * (own[i] - plane[i]);
-  });
-  return ground;
 }

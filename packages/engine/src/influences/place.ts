@@ -1,5 +1,5 @@
 import { clamp, findHorizon, joinBands, resample, splitBands, type Picture } from '@urbild/core';
-import { before, fillHoles } from './masses';
+import { before, fillHoles } from './ground';
 import type { FoundSubject } from './subject';
 
 /**

@@ -1,4 +1,12 @@
-import { findHorizon, poseOf, type Picture, type RemarkKind, type SceneBrief, type TraitSheet } from '@urbild/core';
+import {
+  findHorizon,
+  levelOf,
+  poseOf,
+  type Picture,
+  type RemarkKind,
+  type SceneBrief,
+  type TraitSheet,
+} from '@urbild/core';
 import type { Environment } from '../painter/light/environment';
 import { lightOfBrief } from './lightOfBrief';
 import type { Stage } from '../painter/paint';
@@ -7,10 +15,12 @@ import type { RenderRequest, RequestInfluence, RequestPicture } from '../request
 import type { SynthesisPlan } from '../synthesis/plan';
 import { decideIdentities, sheetOf, type Identities } from './identity';
 import { environmentLike, mixLight } from './light';
-import { holdOf, rearrange } from './masses';
+import { holdOf } from './ground';
+import { arrangeByMap, placesOfPlan } from './mapped';
+import { rearrange } from './masses';
 import { backdropOf, setBefore } from './place';
 import { fillShape, shapeFaults, silhouette } from './shape';
-import { subjectAlpha, subjectOf } from './subject';
+import { subjectAlpha, subjectOf, type FoundSubject } from './subject';
 import { setThing } from './thing';
 
 /** One picture of an influence as it was loaded. */
@@ -109,11 +119,28 @@ function horizonHint(loaded: readonly LoadedPicture[], plan: SynthesisPlan): Pic
   for (const { influence, part, told, picture } of loaded) {
     const pull = plan.layout[influence] * part;
     if (pull <= 0) continue;
-    const horizon = told.horizon === undefined ? findHorizon(picture) : { at: told.horizon, confidence: 1 };
+    const horizon = horizonOf(told, picture);
+    if (!horizon) continue;
     share += pull * horizon.confidence;
     at += pull * horizon.confidence * horizon.at;
   }
   return share > 0 ? { horizon: { at: at / share, share: Math.min(1, share) } } : {};
+}
+
+/** The horizon of a layout: as a person put it, the edge of a plan's sky, or what is found; a map of distances tells none. */
+function horizonOf(told: RequestPicture, picture: Picture): { at: number; confidence: number } | undefined {
+  if (told.horizon !== undefined) return { at: told.horizon, confidence: 1 };
+  if (told.layout?.read === 'distance') return undefined;
+  if (told.layout?.read !== 'areas') return findHorizon(picture);
+  const { horizon } = placesOfPlan(levelOf(picture, 96), told.layout);
+  return horizon === undefined ? undefined : { at: horizon, confidence: 1 };
+}
+
+/** Where a layout has its subject: what a plan names, or what is found; a map of distances tells nothing of it. */
+function placeOfSubject(picture: Picture, told: RequestPicture): FoundSubject | undefined {
+  if (!told.layout) return subjectOf(picture, told);
+  const box = told.layout.read === 'areas' ? placesOfPlan(levelOf(picture, 96), told.layout).somebody : undefined;
+  return box && { box, confidence: 1 };
 }
 
 function subjectHint(loaded: readonly LoadedPicture[], plan: SynthesisPlan): Pick<LayoutHints, 'subject'> {
@@ -121,7 +148,7 @@ function subjectHint(loaded: readonly LoadedPicture[], plan: SynthesisPlan): Pic
   const sum = { x: 0, y: 0, height: 0 };
   for (const { influence, part, told, picture } of loaded) {
     const pull = plan.layout[influence] * part;
-    const found = pull > 0 ? subjectOf(picture, told) : undefined;
+    const found = pull > 0 ? placeOfSubject(picture, told) : undefined;
     if (!found) continue;
     const { left, right, top, bottom } = found.box;
     const k = pull * found.confidence;
@@ -177,13 +204,13 @@ export function shapeRemarks(
  */
 export function stageChanges(
   request: RenderRequest,
-  stage: Pick<Stage, 'labels' | 'figures'>,
+  stage: Pick<Stage, 'labels' | 'figures'> & { readonly depth: () => Uint8Array },
   hints: LayoutHints,
   plan: SynthesisPlan,
   loaded: readonly LoadedPicture[],
   checkpoint: () => void,
 ): ((picture: Picture) => Picture)[] {
-  const { influences, width: w, height: h, seed } = request;
+  const { influences, width: w, height: h, seed, prompt } = request;
   const shareOf = (p: LoadedPicture, shares: readonly number[]) => shares[p.influence] * p.part;
   const giving = (gives: string, shares: readonly number[]) =>
     loaded.filter((p) => influences[p.influence].gives === gives && shareOf(p, shares) > 0.005);
@@ -191,10 +218,18 @@ export function stageChanges(
   // a toned drawing is no silhouette: it serves as a layout
   const shapes = giving('shape', plan.layout);
   const toned = shapes.filter((p) => shapeFaults(p.picture, 128, 128).grey > TONED);
-  const masses = [...giving('layout', plan.layout), ...toned].map((p) => ({
+  const layouts = giving('layout', plan.layout);
+  const masses = [...layouts.filter((p) => !p.told.layout), ...toned].map((p) => ({
     picture: p.picture,
     share: shareOf(p, plan.layout),
   }));
+  // the same changes are made to the stage in another medium: what was painted there is what was painted at first
+  const mapped = { ...stage, labels: stage.labels.slice(), shown: stage.labels, prompt, seed };
+  for (const p of layouts) {
+    const map = p.told.layout;
+    if (map)
+      changes.push((picture) => arrangeByMap(picture, mapped, map, p.picture, shareOf(p, plan.layout), checkpoint));
+  }
   if (masses.length)
     changes.push((picture) =>
       rearrange(picture, stage.labels, stage.figures, masses, plan.layoutOver, seed, checkpoint),

@@ -18,6 +18,8 @@ export interface Stage {
   readonly labels: Uint8Array;
   /** People and creatures: boxes, joints, landmarks of the face. */
   readonly figures: readonly FigureRecord[];
+  /** How far away each pixel is: 0 at the viewer, 255 at the horizon and in the sky; made anew each time. */
+  depth(): Uint8Array;
   /** The same scene in another medium: 4 bytes a pixel. `checkpoint` is called often and may throw to stop. */
   paintIn(medium: Medium, palette?: MediumPalette, checkpoint?: () => void): Uint8ClampedArray;
 }
@@ -72,6 +74,7 @@ export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
     rgba,
     labels: labelMap(scene),
     figures: scene.figures,
+    depth: () => depthMap(scene),
     paintIn,
   };
 }

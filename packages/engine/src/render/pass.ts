@@ -56,7 +56,14 @@ export function renderPass(
   checkpoint();
   const labels = stage.labels();
   const { figures } = stage;
-  const changes = stageChanges(request, { labels, figures }, direction.hints, plan, loaded, checkpoint);
+  const changes = stageChanges(
+    request,
+    { labels, figures, depth: () => stage.depth() },
+    direction.hints,
+    plan,
+    loaded,
+    checkpoint,
+  );
   const change = request.start?.change ?? 1;
   const staged = (painted: Picture): Picture => {
     const changed = changes.reduce((p, apply) => apply(p), painted);
@@ -114,7 +121,7 @@ function holding(
   const [frame, at] = [request.frame!, request.hold!.at];
   const there = { ...request, frame: { ...frame, at } };
   const { stage, direction } = paintScene(there, plan, loaded, checkpoint);
-  const maps = { labels: stage.labels(), figures: stage.figures };
+  const maps = { labels: stage.labels(), figures: stage.figures, depth: () => stage.depth() };
   const changes = stageChanges(there, maps, direction.hints, plan, loaded, checkpoint);
   const { width, height } = picture;
   return {

@@ -27,6 +27,8 @@ export function stageName(request: RenderRequest): string {
 export interface PaintedStage {
   readonly figures: Stage['figures'];
   labels(): Uint8Array;
+  /** 0 at the viewer .. 255 at the horizon. */
+  depth(): Uint8Array;
   painted(): Picture;
   /** The same scene in another medium. */
   drawnIn(medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture;
@@ -35,6 +37,7 @@ export interface PaintedStage {
 /** A painted stage that may be asked for again: whatever is handed out is the caller's own copy. */
 export class KeptStage implements PaintedStage {
   #painted?: Picture;
+  #depth?: Uint8Array;
   readonly #drawn = new LeastRecentlyUsed<Picture>(2);
 
   /** `keeps` is false for a stage that is asked once for everything. */
@@ -49,6 +52,10 @@ export class KeptStage implements PaintedStage {
 
   labels(): Uint8Array {
     return this.stage.labels.slice();
+  }
+
+  depth(): Uint8Array {
+    return (this.#depth ??= this.stage.depth());
   }
 
   painted(): Picture {

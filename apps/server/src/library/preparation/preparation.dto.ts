@@ -1,9 +1,12 @@
 import { ApiProperty } from '@nestjs/swagger';
+import { AREA_KINDS, MAX_AREAS, type AreaKind } from '@urbild/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
+  IsIn,
   IsInt,
   IsNumber,
   IsOptional,
@@ -12,6 +15,7 @@ import {
   Matches,
   Max,
   Min,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 
@@ -76,6 +80,31 @@ class HexSwatchDto {
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) weight!: number;
 }
 
+/** A flat colour of a plan, and what it stands for. */
+export class NamedAreaDto {
+  @ApiProperty({ example: '#3a6ea5' }) @Matches(/^#[0-9a-f]{6}$/) colour!: string;
+  @ApiProperty({ enum: AREA_KINDS }) @IsIn(AREA_KINDS) is!: AreaKind;
+}
+
+/** How a layout is read: as a picture, as a plan of named areas, or as a map of near and far. */
+export class LayoutMapDto {
+  @ApiProperty({ enum: ['picture', 'areas', 'distance'] })
+  @IsIn(['picture', 'areas', 'distance'])
+  read!: 'picture' | 'areas' | 'distance';
+  @ApiProperty({ required: false, type: [NamedAreaDto], description: 'of a plan: what its colours stand for' })
+  @ValidateIf((o: LayoutMapDto) => o.read === 'areas')
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MAX_AREAS)
+  @ValidateNested({ each: true })
+  @Type(() => NamedAreaDto)
+  areas?: NamedAreaDto[];
+  @ApiProperty({ required: false, enum: ['light', 'dark'], description: 'of a map of near and far: how near is drawn' })
+  @ValidateIf((o: LayoutMapDto) => o.read === 'distance')
+  @IsIn(['light', 'dark'])
+  near?: 'light' | 'dark';
+}
+
 /** What a person sets right; what is absent stays, an empty list goes back to what was read. */
 export class CorrectDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
@@ -106,12 +135,21 @@ export class CorrectDto {
   @ValidateNested({ each: true })
   @Type(() => HexSwatchDto)
   swatches?: HexSwatchDto[];
+  @ApiProperty({ required: false, type: LayoutMapDto, description: 'read: picture goes back to its masses and lines' })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LayoutMapDto)
+  layout?: LayoutMapDto;
 }
 
 class HorizonDto {
   @ApiProperty({ description: '0 top .. 1 bottom' }) at!: number;
   @ApiProperty({ description: '0..1' }) confidence!: number;
   @ApiProperty() byHand!: boolean;
+}
+
+class PlanColourDto extends NamedAreaDto {
+  @ApiProperty({ description: 'part of the picture, 0..1' }) part!: number;
 }
 
 /** The pictures and numbers that stand for what a reference gives: just what the engine gets. */
@@ -125,6 +163,11 @@ export class GivesDto {
   @ApiProperty() massesUrl!: string;
   @ApiProperty() shapeUrl!: string;
   @ApiProperty({ description: 'two-valued enough to be a shape' }) isShape!: boolean;
+  @ApiProperty({ type: LayoutMapDto, description: 'how its layout is read' }) layout!: LayoutMapDto;
+  @ApiProperty({ description: 'part of it that lies in flat colours, 0..1; from about .9 on it looks like a plan' })
+  flat!: number;
+  @ApiProperty({ type: [PlanColourDto], description: 'its flat colours and what they most likely stand for' })
+  planColours!: PlanColourDto[];
   @ApiProperty({ type: HorizonDto }) horizon!: HorizonDto;
   @ApiProperty({ type: [FaceDto] }) faces!: FaceDto[];
   @ApiProperty({ type: [JointDto] }) joints!: JointDto[];

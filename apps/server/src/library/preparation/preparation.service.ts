@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { focusOnFace, mainFace, samePreparation, srgbToLab, type Preparation } from '@urbild/core';
+import { focusOnFace, labOfHex, mainFace, samePreparation, type LayoutMap, type Preparation } from '@urbild/core';
 import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
 import { EventsService } from '../../platform/events/events.service';
 import { JobsService } from '../../platform/jobs/jobs.service';
@@ -11,14 +11,14 @@ import { WorkersService } from '../../platform/workers/workers.service';
 import { LibraryService, measured, vectorsOf, versionHashes } from '../library.service';
 import { blobUrl, facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
 import { VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
-import type { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
+import type { CorrectDto, GivesDto, LayoutMapDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
 
 /** How many versions of a reference are kept to go back to. */
 const KEPT = 60;
 const SMALLEST = 0.02;
 
 /** What is read for the "gives" of a picture, by the hash of the picture. */
-type GivesHashes = Pick<GivesResult, 'isLineDrawing' | 'isShape' | 'horizon'> &
+type GivesHashes = Pick<GivesResult, 'isLineDrawing' | 'isShape' | 'horizon' | 'flat' | 'planColours'> &
   Readonly<Record<'lines' | 'depth' | 'masses' | 'shape', string>>;
 
 /** What the engine gets of a reference: crop, sharpening, cut-out, corrections by hand, and versions of it all. */
@@ -95,7 +95,7 @@ export class PreparationService {
   }
 
   /** Takes over what a person set right, and checks the reference again with it. */
-  async correct(id: string, { version, faces, joints, horizon, swatches }: CorrectDto): Promise<ReferenceDto> {
+  async correct(id: string, { version, faces, joints, horizon, swatches, layout }: CorrectDto): Promise<ReferenceDto> {
     const reference = await this.library.find(id);
     requireVersion(reference, version, (r) => toReferenceDto(r, 0));
     const next = { ...reference.corrections };
@@ -103,10 +103,11 @@ export class PreparationService {
     if (joints) next.joints = joints.length ? joints.map((j) => ({ ...j })) : undefined;
     if (horizon !== undefined) next.horizon = horizon < 0 ? undefined : horizon;
     if (swatches) {
-      const lab = (hex: string) =>
-        srgbToLab(...([1, 3, 5].map((k) => parseInt(hex.slice(k, k + 2), 16)) as [number, number, number]));
-      next.swatches = swatches.length ? swatches.map((s) => ({ lab: lab(s.colour), weight: s.weight })) : undefined;
+      next.swatches = swatches.length
+        ? swatches.map((s) => ({ lab: labOfHex(s.colour), weight: s.weight }))
+        : undefined;
     }
+    if (layout) next.layout = mapOf(layout);
     reference.corrections = JSON.parse(JSON.stringify(next)) as typeof next;
     if (faces) {
       if (faces.length) reference.visionState = 'done';
@@ -135,6 +136,9 @@ export class PreparationService {
       massesUrl: blobUrl(g.masses),
       shapeUrl: blobUrl(g.shape),
       isShape: g.isShape,
+      layout: dtoOf(r.corrections.layout),
+      flat: g.flat,
+      planColours: g.planColours.map((c) => ({ ...c })),
       horizon: {
         at: r.corrections.horizon ?? g.horizon.at,
         confidence: r.corrections.horizon === undefined ? g.horizon.confidence : 1,
@@ -153,8 +157,8 @@ export class PreparationService {
         const [lines, depth, masses, shape] = await Promise.all(
           [g.lines, g.depth, g.masses, g.shape].map((b) => this.blobs.put(b)),
         );
-        const { isLineDrawing, isShape, horizon } = g;
-        return { lines, depth, masses, shape, isLineDrawing, isShape, horizon };
+        const { isLineDrawing, isShape, horizon, flat, planColours } = g;
+        return { lines, depth, masses, shape, isLineDrawing, isShape, horizon, flat, planColours };
       });
       this.kept.set(pictureHash, known);
       known.catch(() => this.kept.delete(pictureHash));
@@ -197,3 +201,12 @@ export class PreparationService {
     this.events.publish({ type: 'reference', id: r.id });
   }
 }
+
+/** A layout as it is kept; a picture is nothing special. */
+function mapOf({ read, areas, near }: LayoutMapDto): LayoutMap | undefined {
+  if (read === 'areas') return { read, areas: areas!.map(({ colour, is }) => ({ colour, is })) };
+  return read === 'distance' ? { read, near: near! } : undefined;
+}
+
+const dtoOf = (map: LayoutMap | undefined): LayoutMapDto =>
+  map ? (JSON.parse(JSON.stringify(map)) as LayoutMapDto) : { read: 'picture' };

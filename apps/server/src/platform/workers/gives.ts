@@ -1,4 +1,4 @@
-import { blurPlane, findHorizon, resample, type Picture } from '@urbild/core';
+import { blurPlane, findHorizon, hexOf, planColours, resample, type Picture } from '@urbild/core';
 import sharp from 'sharp';
 import { measurable } from './decode';
 import type { GivesResult, GivesTask } from './tasks';
@@ -94,5 +94,16 @@ export async function gives({ picture: file }: GivesTask): Promise<GivesResult> 
       height,
     ),
   ]);
-  return { lines, depth, masses: massesPng, shape, isLineDrawing: drawing, isShape: isShape(picture), horizon };
+  const plan = planColours(picture);
+  return {
+    lines,
+    depth,
+    masses: massesPng,
+    shape,
+    isLineDrawing: drawing,
+    isShape: isShape(picture),
+    horizon,
+    flat: plan.flat,
+    planColours: plan.colours.map(({ lab, part, is }) => ({ colour: hexOf(lab), part, is })),
+  };
 }

@@ -1,4 +1,4 @@
-import type { Arrival, Box, Coherence, Medium, Preparation, TextSpan, UnderstoodSpan } from '@urbild/core';
+import type { Arrival, Box, Coherence, Medium, NamedArea, Preparation, TextSpan, UnderstoodSpan } from '@urbild/core';
 import type { Kind, Metadata } from '../../library/reference.entity';
 import type { KnownOfPicture, ReferenceDescription } from './describeReference';
 import type { FaceFrame, InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
@@ -59,6 +59,9 @@ export interface GivesResult {
   /** Two-valued enough to be a shape. */
   readonly isShape: boolean;
   readonly horizon: { readonly at: number; readonly confidence: number };
+  /** Part that lies in flat colours, and these with what they most likely stand for. */
+  readonly flat: number;
+  readonly planColours: readonly (NamedArea & { readonly part: number })[];
 }
 
 /** Proposes a focus where no face was found, and tells the size of what the engine gets. */

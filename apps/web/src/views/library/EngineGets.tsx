@@ -3,6 +3,7 @@ import type { Reference } from '../../api/client';
 import { useCorrect, useGives, type Gives } from '../../api/references';
 import { Button } from '../../parts/Button';
 import { JointsEditor } from './JointsEditor';
+import { LayoutReading } from './LayoutReading';
 
 /** Just what the engine gets, for every way of using the picture; what can be set right is set right here. */
 export function EngineGets({ reference: r }: { reference: Reference }) {
@@ -22,6 +23,7 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
         alt={`What the engine gets of ${r.title}`}
       />
       <Palette reference={r} />
+      <LayoutReading reference={r} gives={gives} />
       <HorizonLine reference={r} gives={gives} />
       <Shown
         title={gives.isLineDrawing ? 'Lines: it is a line drawing and used unread' : 'Lines'}
