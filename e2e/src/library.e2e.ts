@@ -202,6 +202,37 @@ test('joints are laid over a picture and moved by keys; the engine gets them', a
   });
 });
 
+test('a picture used as a layout is told to be a plan, its colours are named, and reload keeps it', async () => {
+  const { ids } = await search('?words=scene%2012');
+  const layout = async () =>
+    (
+      await studio.get<{ layout: { read: string; areas?: { colour: string; is: string }[]; near?: string } }>(
+        `/references/${ids[0]}/gives`,
+      )
+    ).layout;
+  await go(`/library?sel=${ids[0]}`);
+  await browser.driver
+    .actions()
+    .click(await browser.find('[role=tab][id$="gives"]'))
+    .perform();
+  const radio = (nth: number) => browser.find(`label:nth-of-type(${nth}) > input[name^="layout-"]`);
+  await browser.driver.executeScript('arguments[0].focus()', await radio(2));
+  await browser.driver.actions().sendKeys(Key.SPACE).perform();
+  await browser.until('a plan', async () => ((await layout()).areas?.length ?? 0) > 1);
+  const first = await browser.find('select[aria-label$="stands for"]');
+  await browser.driver.executeScript('arguments[0].focus()', first);
+  await first.sendKeys('hills');
+  await browser.until('the colour to be named', async () => (await layout()).areas![0].is === 'hills');
+  await browser.driver.navigate().refresh();
+  await browser.driver
+    .actions()
+    .click(await browser.find('[role=tab][id$="gives"]'))
+    .perform();
+  expect(await (await browser.find('select[aria-label$="stands for"]')).getAttribute('value')).toBe('hills');
+  await browser.driver.executeScript('arguments[0].click()', await radio(3));
+  await browser.until('a map of near and far', async () => (await layout()).near === 'light');
+});
+
 test('keys rate, mark, and sort; marks of many are undone at once', async () => {
   await go('/library?sort=title');
   const first = await browser.find('[role=option]');

@@ -1819,6 +1819,14 @@ export interface components {
             influenceId: string;
             kind: components["schemas"]["RemarkKind"];
         };
+        UnaskedDto: {
+            /** @enum {string} */
+            kind: "white-sky" | "piece" | "splashes" | "burnt" | "missing" | "cropped";
+            /** @description left, top, right, bottom, 0..1 */
+            box: number[];
+            /** @description who it is about, as the words call them */
+            who?: string;
+        };
         UnderstoodSpanDto: {
             start: number;
             end: number;
@@ -1889,6 +1897,8 @@ export interface components {
             figures: components["schemas"]["TakeFigureDto"][];
             /** @description what was found out about influences */
             remarks: components["schemas"]["RemarkDto"][];
+            /** @description what came unasked, and faults */
+            unasked: components["schemas"]["UnaskedDto"][];
             understood: components["schemas"]["UnderstoodSpanDto"][];
             unheard: components["schemas"]["TextSpanDto"][];
             /** @description why it failed */

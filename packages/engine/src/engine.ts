@@ -7,9 +7,11 @@ import {
   type Picture,
   type TextSpan,
   type TraitSheet,
+  type Unasked,
   type UnderstoodSpan,
 } from '@urbild/core';
 import type { InfluenceRemark, LoadedPicture } from './influences/staging';
+import { figureFaults } from './render/figureFaults';
 import { figuresOf, type RenderedFigure } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
 import { renderPass } from './render/pass';
@@ -50,6 +52,8 @@ export interface RenderResult extends Raster {
   readonly unheard: readonly TextSpan[];
   /** What was found out about influences: that they did nothing, that a shape is no silhouette, and the like. */
   readonly remarks: readonly InfluenceRemark[];
+  /** Who of the words is not to be seen, and whose head is cut off. */
+  readonly faults: readonly Unasked[];
   /** Who is in the picture, where, and with which traits. */
   readonly figures: readonly RenderedFigure[];
   /** What is known of whoever the influences show, by id. */
@@ -163,6 +167,7 @@ export class BuiltInEngine implements Engine {
       understood: base.brief.understood,
       unheard: base.brief.unheard,
       remarks: base.remarks,
+      faults: figureFaults(base.brief, base.figures, base.labels, width, height),
       figures,
       sheets: Object.fromEntries(base.sheets),
       timings,

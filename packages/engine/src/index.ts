@@ -2,7 +2,7 @@
 export { mapsOf, paintStage, type PaintOptions, type Stage, type StageMaps } from './painter/paint';
 export type { FigureRecord } from './painter/figures/record';
 export { PALETTES } from './painter/media';
-export { REGION, isFigure, type Region } from './painter/stage/region';
+export { REGION, isFigure, skyOf, type Region } from './painter/stage/region';
 export * from './engine';
 export * from './request';
 export type { InfluenceRemark } from './influences/staging';

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { REMARKS, type RemarkKind } from '@urbild/core';
+import { REMARKS, UNASKED_KINDS, type RemarkKind, type UnaskedKind } from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import type { FaceFrame } from '@urbild/engine';
 import { blobUrl } from '../library/reference.dto';
@@ -48,6 +48,13 @@ export class TakeFigureDto {
   face?: number[];
 }
 
+/** Something in a take that nobody asked for. */
+export class UnaskedDto {
+  @ApiProperty({ enum: UNASKED_KINDS }) kind!: UnaskedKind;
+  @ApiProperty({ type: [Number], description: 'left, top, right, bottom, 0..1' }) box!: number[];
+  @ApiProperty({ required: false, description: 'who it is about, as the words call them' }) who?: string;
+}
+
 /** All states of a take. */
 export const TAKE_STATUSES: readonly TakeStatus[] = ['queued', 'rendering', 'done', 'failed', 'cancelled'];
 
@@ -70,6 +77,7 @@ export class TakeDto {
   @ApiProperty({ required: false, description: '0..1' }) wordsKept?: number;
   @ApiProperty({ type: [TakeFigureDto], description: 'who is in the picture' }) figures!: TakeFigureDto[];
   @ApiProperty({ type: [RemarkDto], description: 'what was found out about influences' }) remarks!: RemarkDto[];
+  @ApiProperty({ type: [UnaskedDto], description: 'what came unasked, and faults' }) unasked!: UnaskedDto[];
   @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
@@ -186,6 +194,11 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
       name,
       box: [...box],
       face: face && faceBox(face, request.width / request.height),
+    })),
+    unasked: (t.measurements?.unasked ?? []).map(({ kind, box: { left, top, right, bottom }, who }) => ({
+      kind,
+      box: [left, top, right, bottom],
+      who,
     })),
     remarks: [...(t.measurements?.remarks ?? [])].map(({ influence, kind }) => ({ influenceId: influence, kind })),
     understood: [...(t.understood ?? [])],

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Arrival, ShotPlan, TextSpan, UnderstoodSpan } from '@urbild/core';
+import type { Arrival, ShotPlan, TextSpan, Unasked, UnderstoodSpan } from '@urbild/core';
 import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MixInfluence, MixSettings, Quality, SourceKind } from '../mixes/mix.entity';
 
@@ -16,6 +16,8 @@ export interface Measurements {
   readonly figures?: readonly RenderedFigure[];
   /** What was found out about influences. */
   readonly remarks?: readonly InfluenceRemark[];
+  /** What came unasked, and faults; absent in takes of older versions. */
+  readonly unasked?: readonly Unasked[];
 }
 
 /** What a take was made of: enough to make it again, and to speak of it. */

@@ -11,6 +11,8 @@ export interface ComparedPicture {
   readonly alt: string;
   /** Width by height. */
   readonly aspect: number;
+  /** A place in it that is marked: left, top, right, bottom, in its parts. */
+  readonly mark?: readonly number[];
 }
 
 const FLICKER = 700;
@@ -39,7 +41,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
         }}
       >
         {pictures.map((p, k) => (
-          <Frame key={k} {...frame} aspect={p.aspect} label={p.label}>
+          <Frame key={k} {...frame} aspect={p.aspect} label={p.label} mark={p.mark}>
             <Layer picture={p} zoom={zoom} />
           </Frame>
         ))}
@@ -48,7 +50,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
   if (mode === 'flicker') {
     const shown = turn % 2 ? second : first;
     return (
-      <Frame {...frame} aspect={first.aspect} label={shown.label}>
+      <Frame {...frame} aspect={first.aspect} mark={first.mark} label={shown.label}>
         <Layer picture={first} zoom={zoom} />
         <Layer picture={second} zoom={zoom} hidden={turn % 2 === 0} />
       </Frame>
@@ -56,7 +58,12 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
   }
   if (mode === 'difference')
     return (
-      <Frame {...frame} aspect={first.aspect} label={`what differs between ${first.label} and ${second.label}`}>
+      <Frame
+        {...frame}
+        aspect={first.aspect}
+        mark={first.mark}
+        label={`what differs between ${first.label} and ${second.label}`}
+      >
         <div className="absolute inset-0 isolate bg-black" style={{ filter: 'brightness(2.4)' }}>
           <Layer picture={first} zoom={zoom} />
           <Layer picture={second} zoom={zoom} blend />
@@ -64,7 +71,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
       </Frame>
     );
   return (
-    <Frame {...frame} aspect={first.aspect} label={`${first.label} | ${second.label}`}>
+    <Frame {...frame} aspect={first.aspect} mark={first.mark} label={`${first.label} | ${second.label}`}>
       <Layer picture={second} zoom={zoom} />
       <div className="absolute inset-0" style={{ clipPath: `inset(0 ${(1 - at) * 100}% 0 0)` }}>
         <Layer picture={first} zoom={zoom} />
@@ -80,10 +87,11 @@ const columnsFor = (count: number) => (count <= 3 ? count : count <= 4 ? 2 : cou
 interface FrameProps extends Pick<ReturnType<typeof useZoom>, 'zoom' | 'handlers'> {
   readonly aspect: number;
   readonly label: string;
+  readonly mark?: readonly number[];
   readonly children: ReactNode;
 }
 
-function Frame({ aspect, label, handlers, zoom, children }: FrameProps) {
+function Frame({ aspect, label, mark, handlers, zoom, children }: FrameProps) {
   return (
     <figure className="grid h-full min-h-0 w-full min-w-0 place-content-center" style={{ containerType: 'size' }}>
       <div
@@ -95,6 +103,7 @@ function Frame({ aspect, label, handlers, zoom, children }: FrameProps) {
         style={{ aspectRatio: aspect, width: `min(100cqw, ${aspect * 100}cqh - ${aspect * 1.5}rem)` }}
       >
         {children}
+        {mark && <Mark box={mark} zoom={zoom} />}
       </div>
       <figcaption className="pt-0.5 text-center text-sm text-white">
         {label}
@@ -129,6 +138,23 @@ function Layer({
         imageRendering: zoom.scale > 5 ? 'pixelated' : undefined,
       }}
     />
+  );
+}
+
+/** A frame around a place of a picture, seen on dark and on light. */
+function Mark({ box: [left, top, right, bottom], zoom }: { box: readonly number[]; zoom: Zoom }) {
+  return (
+    <div aria-hidden className="pointer-events-none absolute inset-0" style={zoomStyle(zoom)}>
+      <div
+        className="absolute border-2 border-cinnabar outline-2 outline-white"
+        style={{
+          left: `${left * 100}%`,
+          top: `${top * 100}%`,
+          width: `${(right - left) * 100}%`,
+          height: `${(bottom - top) * 100}%`,
+        }}
+      />
+    </div>
   );
 }
 

@@ -1,8 +1,7 @@
-import { blur, clonePicture, Random, resample, type Picture } from '@urbild/core';
+import { blur, clonePicture, connected, Random, resample, type Picture } from '@urbild/core';
 import { carryUp, type Match } from '../synthesis/carryUp';
 import { threadKernel } from '../synthesis/kernel';
 import { PatchLevel } from '../synthesis/patchLevel';
-import { connected } from './connected';
 
 /** A picture and the class of each of its pixels: 0..254, or {@link NOTHING}. */
 export interface ClassedPicture {

@@ -4,6 +4,7 @@ import {
   blurPlane,
   CHROMA_GAIN,
   clonePicture,
+  connected,
   createPicture,
   fitGuided,
   resample,
@@ -14,7 +15,6 @@ import {
   type Picture,
 } from '@urbild/core';
 import type { FigureRecord } from '../painter/figures/record';
-import { connected } from './connected';
 import { before, fillHoles, holdOf } from './ground';
 import { patched, upscaled } from './patchwork';
 

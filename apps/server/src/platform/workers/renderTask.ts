@@ -7,16 +7,19 @@ import {
   pictureFromRgba,
   pictureToRgba,
   resampleToLongSide,
+  unaskedIn,
   wordsKept,
   type Arrival,
   type Descriptors,
   type Picture,
+  type Unasked,
 } from '@urbild/core';
 import {
   BuiltInEngine,
   figureDistances,
   paintStage,
   RenderStopped,
+  skyOf,
   type Raster,
   type RenderResult,
 } from '@urbild/engine';
@@ -113,6 +116,7 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
       figures: result.figures,
       remarks: result.remarks,
       ...(await measure(task, descriptors, result)),
+      unasked: [...result.faults, ...(await strange(task, result))],
     };
   } catch (error) {
     if (error instanceof RenderStopped) return { failure: 'stopped', message: error.message };
@@ -120,6 +124,19 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
   } finally {
     task.progress.close();
   }
+}
+
+/** What a take shows that its control does not. */
+async function strange({ controlPicture, blobDir }: RenderTask, result: RenderResult): Promise<Unasked[]> {
+  if (!controlPicture) return [];
+  const { rgba, width, height, labels } = result;
+  const control = await sharp(fileOf(blobDir, controlPicture)).ensureAlpha().raw().toBuffer();
+  if (control.length !== rgba.length) return [];
+  return unaskedIn({
+    take: pictureFromRgba(rgba, width, height),
+    control: pictureFromRgba(control, width, height),
+    sky: skyOf(labels),
+  });
 }
 
 const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> =>

@@ -1,4 +1,14 @@
-import type { Arrival, Box, Coherence, Medium, NamedArea, Preparation, TextSpan, UnderstoodSpan } from '@urbild/core';
+import type {
+  Arrival,
+  Box,
+  Coherence,
+  Medium,
+  NamedArea,
+  Preparation,
+  TextSpan,
+  Unasked,
+  UnderstoodSpan,
+} from '@urbild/core';
 import type { Kind, Metadata } from '../../library/reference.entity';
 import type { KnownOfPicture, ReferenceDescription } from './describeReference';
 import type { FaceFrame, InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
@@ -141,6 +151,8 @@ export interface RenderTask {
   readonly blobDir: string;
   /** Hash of the control's descriptors; absent for a control itself. */
   readonly control?: string;
+  /** Hash of the control's picture; absent where nobody wants to know what came unasked. */
+  readonly controlPicture?: string;
   /** Who was in the control. */
   readonly controlFigures?: readonly RenderedFigure[];
   readonly references: readonly MeasuredReference[];
@@ -161,6 +173,7 @@ export interface RenderTaskResult {
   readonly remarks: readonly InfluenceRemark[];
   readonly arrivals: Readonly<Record<string, Arrival>>;
   readonly wordsKept?: number;
+  readonly unasked: readonly Unasked[];
 }
 
 /** What comes through the progress port. */

@@ -1,4 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, ask, type Take } from '../../api/client';
 import { useProgress } from '../../api/events';
@@ -17,6 +18,7 @@ import { EmptyState } from '../../parts/EmptyState';
 import type { Lookup } from '../bench/influences';
 import { useSources } from '../bench/useSources';
 import { Lineage } from './Lineage';
+import { CameUnasked } from './CameUnasked';
 import { MadeOf } from './MadeOf';
 import { Onwards } from './Onwards';
 import { TakeMarks } from './TakeMarks';
@@ -58,11 +60,13 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
     take.influences.filter((i) => (i.of ?? 'reference') === 'reference').map((i) => i.referenceId),
   );
   const progress = useProgress(take.id);
+  const [marked, setMarked] = useState<number>();
   const own: ComparedPicture = {
     url: take.pictureUrl ?? progress?.preview,
     label: `this take, ${take.width} × ${take.height}`,
     alt: take.prompt,
     aspect: take.width / take.height,
+    mark: marked === undefined ? undefined : take.unasked[marked]?.box,
   };
   const against = candidates(take, from, siblings ?? [], lookup, references);
   const chosen =
@@ -113,6 +117,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
           </p>
         </header>
         <TakeMarks take={take} />
+        <CameUnasked take={take} shown={marked} onShow={setMarked} />
         <MadeOf take={take} lookup={lookup} />
         <Lineage take={take} from={from} siblings={siblings ?? []} lookup={lookup} />
         <Onwards take={take} />

@@ -45,6 +45,10 @@ const IS_FIGURE = Uint8Array.from({ length: 256 }, (_, region) =>
 /** True for the regions that make up people and creatures, which must stay readable. */
 export const isFigure = (region: number): boolean => IS_FIGURE[region] !== 0;
 
+/** 1 where labels show sky, with its clouds and its sun. */
+export const skyOf = (labels: Uint8Array): Float32Array =>
+  planeOf(labels, regionTable({ [REGION.sky]: 1, [REGION.cloud]: 1, [REGION.sun]: 1 }));
+
 /** By region code: the values that are given, 0 for all others. */
 export function regionTable(values: Readonly<Partial<Record<Region, number>>>): Float32Array {
   const table = new Float32Array(256);

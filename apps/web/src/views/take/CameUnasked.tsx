@@ -1,0 +1,48 @@
+import type { Take } from '../../api/client';
+
+type Found = Take['unasked'][number];
+
+const SAYS: Readonly<Record<Found['kind'], (who: string) => string>> = {
+  'white-sky': () => 'The sky has lost its colour',
+  piece: () => 'Something in the sky that the words do not bring',
+  splashes: () => 'Specks that the words do not bring',
+  burnt: () => 'Burnt: lights or darks without any drawing in them',
+  missing: (who) => `${who} cannot be found in it`,
+  cropped: (who) => `The head of ${who} is cut off`,
+};
+
+/** What is to be said of something that nobody asked for. */
+export const saidOfUnasked = ({ kind, who }: Found): string => SAYS[kind](who ?? 'somebody');
+
+/** What came into a take though its words do not bring it, and its faults; each can be shown in the picture. */
+export function CameUnasked({
+  take,
+  shown,
+  onShow,
+}: {
+  take: Take;
+  /** Which one is marked in the picture. */
+  shown: number | undefined;
+  onShow: (nth: number | undefined) => void;
+}) {
+  if (!take.unasked.length) return null;
+  return (
+    <section aria-label="Came unasked" className="flex flex-col gap-1">
+      <h2 className="text-sm font-semibold text-muted">Came unasked</h2>
+      <ul className="flex flex-col gap-0.5">
+        {take.unasked.map((found, k) => (
+          <li key={k}>
+            <button
+              type="button"
+              aria-pressed={shown === k}
+              onClick={() => onShow(shown === k ? undefined : k)}
+              className={`w-full rounded px-1.5 py-1 text-left text-sm leading-tight ${shown === k ? 'bg-ink text-white' : 'hover:bg-shade'}`}
+            >
+              {saidOfUnasked(found)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
