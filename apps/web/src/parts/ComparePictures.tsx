@@ -50,7 +50,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
   if (mode === 'flicker') {
     const shown = turn % 2 ? second : first;
     return (
-      <Frame {...frame} aspect={first.aspect} mark={first.mark} label={shown.label}>
+      <Frame {...frame} aspect={first.aspect} label={shown.label}>
         <Layer picture={first} zoom={zoom} />
         <Layer picture={second} zoom={zoom} hidden={turn % 2 === 0} />
       </Frame>
@@ -61,7 +61,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
       <Frame
         {...frame}
         aspect={first.aspect}
-        mark={first.mark}
+
         label={`what differs between ${first.label} and ${second.label}`}
       >
         <div className="absolute inset-0 isolate bg-black" style={{ filter: 'brightness(2.4)' }}>
@@ -71,7 +71,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
       </Frame>
     );
   return (
-    <Frame {...frame} aspect={first.aspect} mark={first.mark} label={`${first.label} | ${second.label}`}>
+    <Frame {...frame} aspect={first.aspect} label={`${first.label} | ${second.label}`}>
       <Layer picture={second} zoom={zoom} />
       <div className="absolute inset-0" style={{ clipPath: `inset(0 ${(1 - at) * 100}% 0 0)` }}>
         <Layer picture={first} zoom={zoom} />

@@ -15,7 +15,7 @@ import {
 } from '@urbild/core';
 import { writeFileSync } from 'fs';
 import path from 'path';
-import { faceFeatures, mirrorMap, type FaceFeatures } from '../traits/features';
+import { evened, faceFeatures, mirrorMap, type FaceFeatures } from '../traits/features';
 import type { FaceFrame } from '../traits/frame';
 import { CAUTION, FACE_NUMBERS, inSpreads, SEEN_HATS, SEEN_STYLES, seenStyle } from '../traits/kinds';
 import { describeSomebody, paintPersonFrom, type PaintedPerson } from '../traits/samples';
@@ -33,7 +33,7 @@ const MEDIA: readonly Medium[] = [
   'embroidery',
   'woodblock',
   'ink wash',
-  'pastel',
+  'linocut',
 ];
 const PLACES = ['meadow', 'harbour', 'kitchen', 'beach', 'village street', 'marsh'];
 const TIMES = ['at noon', 'in the morning', 'in the morning, cloudy'];
@@ -92,11 +92,12 @@ async function paintSamples(): Promise<Sample[]> {
     // canvases are only cleared away between two turns of the event loop
     await new Promise(setImmediate);
     if (!painted?.frame) continue;
+    const even = evened(painted.picture, painted.frame);
     for (let k = 0; k < LOOKED_AT; k++)
       samples.push({
         nth,
         painted: painted.person,
-        features: faceFeatures(painted.picture, moved(painted.frame, r, WIDTH / HEIGHT)),
+        features: faceFeatures(even, moved(painted.frame, r, WIDTH / HEIGHT)),
       });
   }
   return samples;

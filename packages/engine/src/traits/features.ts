@@ -1,4 +1,4 @@
-import { CHROMA_GAIN, median, type Lab, type Picture } from '@urbild/core';
+import { blur, CHROMA_GAIN, median, type Lab, type Picture } from '@urbild/core';
 import { placeFrame, type FaceFrame, type OnFace } from './frame';
 
 /** What is measured around a face before anything is decided. */
@@ -69,7 +69,16 @@ const CROWN = points([-0.45, -0.25, 0, 0.25, 0.45], [-1.15, -1.0, -0.85]);
 const SIDE = points([-1.0, -0.9, -0.8, 0.8, 0.9, 1.0], [-0.4, -0.2, 0]);
 const AROUND = [...points([-2.1, -1.8, 1.8, 2.1], [-1.5, -1, -0.5, 0]), ...points([-1.2, 0, 1.2], [-1.9])];
 
-/** Measures a face and what is around it. */
+/** What a hatched or woven picture is softened by before a face is measured, in distances from eyes to chin. */
+const SOFTNESS = 0.022;
+
+/** The picture as faces are measured in it: hatching and weave are evened out, whatever size the face has. */
+export function evened(picture: Picture, frame: FaceFrame): Picture {
+  const sigma = SOFTNESS * placeFrame(frame, picture.width, picture.height).unit;
+  return sigma > 0.3 ? blur(picture, sigma) : picture;
+}
+
+/** Measures a face and what is around it, in an {@link evened} picture. */
 export function faceFeatures(picture: Picture, frame: FaceFrame): FaceFeatures {
   const { at, unit } = placeFrame(frame, picture.width, picture.height);
   const read = (where: readonly (readonly [number, number])[]) => commonColour(coloursIn(picture, frame, where));

@@ -11,7 +11,8 @@ import {
   type TraitName,
   type TraitSheet,
 } from '@urbild/core';
-import { colourGap, commonColour, coloursIn, faceFeatures, type FaceFeatures } from './features';
+import { colourful } from './colourful';
+import { colourGap, commonColour, coloursIn, evened, faceFeatures, type FaceFeatures } from './features';
 import type { FaceFrame } from './frame';
 import { CAUTION, FACE_NUMBERS, fromSpreads, lengthOf, type SeenStyle } from './kinds';
 import { TRAIT_WEIGHTS } from './weights.generated';
@@ -71,6 +72,10 @@ const FACE: readonly [number, number][] = [0.2, 0.35, 0.5].flatMap((b) =>
  */
 export function readTraits(picture: Picture, frame?: FaceFrame, exact = false): ReadTraits {
   if (!frame) return { traits: bodyColours(picture) };
+  return readFace(evened(picture, frame), frame, exact, colourful(picture));
+}
+
+function readFace(picture: Picture, frame: FaceFrame, exact: boolean, tinted: number): ReadTraits {
   const { features, odds, numbers } = lookAround(picture, frame, exact);
   const traits: Partial<Record<TraitName, Trait>> = {};
   // a turned face keeps its colours longer than its forms
@@ -91,7 +96,7 @@ export function readTraits(picture: Picture, frame?: FaceFrame, exact = false): 
   numbers.forEach((number, k) => {
     traits[FACE_NUMBERS[k]] = { number, confidence: 0.5 * sight };
   });
-  Object.assign(traits, faceColours(picture, frame, features, hair.is === 'bald', worn.is !== 'none'));
+  Object.assign(traits, faceColours(picture, frame, features, hair.is === 'bald', worn.is !== 'none', tinted));
   return { traits, covered: coveredPart(picture, frame, features.skin) };
 }
 
@@ -156,9 +161,10 @@ function faceColours(
   { skin, crown, side, background }: FaceFeatures,
   bald: boolean,
   hat: boolean,
+  tinted: number,
 ): TraitSheet {
   const out: Partial<Record<TraitName, Trait>> = {};
-  const sight = sightOf(frame);
+  const sight = sightOf(frame) * tinted;
   out.skin = { colour: darker(skin, LIT.skin), confidence: 0.85 * sight };
   if (!bald) {
     // under a hat only the hair beside the face can be seen
@@ -167,19 +173,20 @@ function faceColours(
     const clear = Math.min(colourGap(shown, skin), colourGap(shown, background)) / 0.1;
     out.hair = { colour: darker(shown, LIT.hair), confidence: sight * Math.min(0.85, 0.1 + 0.75 * clear) };
   }
-  if (hat) out.hat = { colour: crown, confidence: 0.7 };
+  if (hat) out.hat = { colour: crown, confidence: 0.7 * tinted };
   const cloth = (points: readonly [number, number][], name: 'upper' | 'lower', confidence: number) => {
     const seen = coloursIn(picture, frame, points).filter((c): c is Lab => c !== undefined);
     if (seen.length < points.length * 0.6) return;
     const colour = commonColour(seen);
     const part = seen.filter((c) => colourGap(c, colour) < 0.06).length / seen.length;
-    out[name] = { colour: darker(colour, LIT.cloth), confidence: confidence * part };
+    out[name] = { colour: darker(colour, LIT.cloth), confidence: confidence * part * tinted };
   };
   cloth(UPPER, 'upper', 0.9);
   cloth(LOWER, 'lower', 0.6);
   const eyes = coloursIn(picture, frame, EYES).filter((c): c is Lab => c !== undefined);
-  if (eyes.length) out.eyes = { colour: [...eyes].sort((a, b) => a[0] - b[0])[eyes.length >> 1], confidence: 0.25 };
-  out.lips = { colour: commonColour(coloursIn(picture, frame, LIPS)), confidence: 0.35 };
+  if (eyes.length)
+    out.eyes = { colour: [...eyes].sort((a, b) => a[0] - b[0])[eyes.length >> 1], confidence: 0.25 * tinted };
+  out.lips = { colour: commonColour(coloursIn(picture, frame, LIPS)), confidence: 0.35 * tinted };
   return out;
 }
 

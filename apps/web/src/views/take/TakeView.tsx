@@ -60,6 +60,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
     take.influences.filter((i) => (i.of ?? 'reference') === 'reference').map((i) => i.referenceId),
   );
   const progress = useProgress(take.id);
+  // what is marked is shown in the take alone
   const [marked, setMarked] = useState<number>();
   const own: ComparedPicture = {
     url: take.pictureUrl ?? progress?.preview,
@@ -77,7 +78,10 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
     <div className="grid h-full grid-cols-[minmax(0,1fr)_304px]">
       <section aria-label="The picture" className="flex min-h-0 flex-col bg-booth">
         <div className="min-h-0 flex-1 px-4 pt-4">
-          <ComparePictures mode={mode} pictures={chosen && chosen.key !== 'none' ? [own, chosen.picture!] : [own]} />
+          <ComparePictures
+            mode={mode}
+            pictures={chosen?.picture && marked === undefined ? [own, chosen.picture] : [own]}
+          />
         </div>
         <div className="flex items-center gap-3 px-4 py-2 text-white">
           <CompareModes mode={mode} onMode={(m: CompareMode) => set('mode', m)} />
