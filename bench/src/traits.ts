@@ -1,8 +1,9 @@
-import { cosine, lchToLab, median, type Lab, type Medium } from '@urbild/core';
+import { cosine, lchToLab, median, Random, type Lab, type Medium } from '@urbild/core';
 import { traitTruth } from '@urbild/engine';
+import { describeSomebody } from '../../packages/engine/src/traits/samples';
 import { peopleWatcher } from './people';
 
-/** Ten people, none of whom the readers have learnt from. */
+/** Twenty-four people, none of whom the readers have learnt from. */
 const PEOPLE = [
   'Ilse',
   'Marek',
@@ -14,6 +15,7 @@ const PEOPLE = [
   'a bald old man with a grey beard in a mustard jacket',
   'a dark-skinned woman with curls in a yellow dress',
   'a boy with tousled brown hair in a striped jumper',
+  ...Array.from({ length: 14 }, (_, k) => describeSomebody(new Random(99000 + k))),
 ];
 const MEDIA: readonly Medium[] = ['gouache', 'pastel', 'impasto', 'embroidery'];
 const WIDTH = 640;
@@ -21,7 +23,7 @@ const HEIGHT = 800;
 
 const gap = (a: Lab, b: Lab) => Math.hypot(...a.map((v, k) => v - b[k]));
 
-/** Traits read from 40 painted pictures, by the same way as an import: face by the models, then colours, hair, numbers. */
+/** Traits read from 96 painted pictures, by the same way as an import: face by the models, then colours, hair, numbers. */
 export async function benchTraits(): Promise<void> {
   const { see, done } = await peopleWatcher(WIDTH, HEIGHT);
   const off: Record<'skin' | 'hair' | 'upper', number[]> = { skin: [], hair: [], upper: [] };
@@ -34,6 +36,8 @@ export async function benchTraits(): Promise<void> {
   const faces: { who: number; embedding: readonly number[] }[] = [];
   for (const [who, words] of PEOPLE.entries())
     for (const medium of MEDIA) {
+      // canvases are only cleared away between two turns of the event loop
+      await new Promise(setImmediate);
       const { painted, face, read } = await see(words, medium, 900 + who);
       if (!face || !read) continue;
       found++;
