@@ -1785,6 +1785,8 @@ export interface components {
              * @enum {string}
              */
             fill?: "inside" | "around";
+            /** @description how large its strokes and motifs come out; 1 as they are */
+            motif?: number;
             /** @description where it acts; everywhere when absent */
             region?: components["schemas"]["MixMaskDto"];
             /** @description references of a look or character that are left out */

@@ -64,6 +64,8 @@ export interface RequestInfluence {
   readonly traits?: TraitSheet;
   /** Of a shape: whether the picture fills it (usual) or what is around it. */
   readonly fill?: 'inside' | 'around';
+  /** How large its strokes and motifs come out, .5..1.5; 1 (usual) as they are against the whole of the picture. */
+  readonly motif?: number;
   /** Where in the picture it acts; everywhere when absent. */
   readonly region?: RequestMask;
   readonly pictures: readonly RequestPicture[];
@@ -110,6 +112,9 @@ export interface RenderRequest {
 export const MIN_SIDE = 64;
 export const MAX_SIDE = 2048;
 export const MAX_INFLUENCES = 24;
+/** How large the motifs of a reference may come out. */
+export const MIN_MOTIF = 0.5;
+export const MAX_MOTIF = 1.5;
 
 /**
  * Checks plain JSON against docs/formats/render-request.schema.json and fills in the defaults. Throws
@@ -213,6 +218,7 @@ function readInfluence(json: unknown, at: string): RequestInfluence {
     ...(i.parts === undefined ? {} : { parts: readParts(i.parts, at) }),
     ...(i.traits === undefined ? {} : { traits: readTraitSheet(i.traits, `${at}.traits`) }),
     ...(i.fill === undefined ? {} : { fill: oneOf(i, 'fill', ['inside', 'around'] as const, 'inside', at) }),
+    ...(i.motif === undefined ? {} : { motif: number(i, 'motif', MIN_MOTIF, MAX_MOTIF, 1, at) }),
     ...(i.region === undefined ? {} : { region: readMask(i.region, `${at}.region`) }),
     pictures: pictures.map((p, k) => readPicture(p, `${at}.pictures[${k}]`)),
   };

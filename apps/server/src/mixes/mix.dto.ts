@@ -28,6 +28,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MAX_MOTIF, MIN_MOTIF } from '@urbild/engine';
 import { ASPECTS, SOURCE_KINDS, type Aspect, type Mix, type SourceKind } from './mix.entity';
 
 /** A painted mask, sent before to the masks. */
@@ -162,6 +163,17 @@ export class MixInfluenceDto {
   @IsOptional()
   @IsIn(['inside', 'around'])
   fill?: 'inside' | 'around';
+  @ApiProperty({
+    required: false,
+    minimum: MIN_MOTIF,
+    maximum: MAX_MOTIF,
+    description: 'how large its strokes and motifs come out; 1 as they are',
+  })
+  @IsOptional()
+  @IsNumber()
+  @Min(MIN_MOTIF)
+  @Max(MAX_MOTIF)
+  motif?: number;
   @ApiProperty({ type: MixMaskDto, required: false, description: 'where it acts; everywhere when absent' })
   @IsOptional()
   @ValidateNested()

@@ -71,6 +71,8 @@ export interface MixInfluence {
   readonly parts?: readonly IdentityPart[];
   /** Of a shape: what the picture fills. */
   readonly fill?: 'inside' | 'around';
+  /** How large its strokes and motifs come out, .5..1.5. */
+  readonly motif?: number;
   /** Where in the picture it acts; everywhere when absent. */
   readonly region?: MixMask;
   /** References of a look or a character that are left out. */

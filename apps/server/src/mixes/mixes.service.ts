@@ -150,7 +150,7 @@ export class MixesService {
 /** Influences as they are kept: only known fields, nothing that says what is usual anyway. */
 export const plainInfluences = (influences: readonly MixInfluence[]): MixInfluence[] =>
   influences.map(
-    ({ id, of, referenceId, gives, weight, from, to, reading, on, subject, parts, fill, region, except }) => ({
+    ({ id, of, referenceId, gives, weight, from, to, reading, on, subject, parts, fill, motif, region, except }) => ({
       id,
       ...(of && of !== 'reference' ? { of } : {}),
       referenceId,
@@ -163,6 +163,7 @@ export const plainInfluences = (influences: readonly MixInfluence[]): MixInfluen
       ...(subject ? { subject } : {}),
       ...(parts ? { parts: [...parts] } : {}),
       ...(fill ? { fill } : {}),
+      ...(motif === undefined || motif === 1 ? {} : { motif }),
       ...(region ? { region: { ...region } } : {}),
       ...(except?.length ? { except: [...except] } : {}),
     }),

@@ -66,7 +66,7 @@ export function requestFor(
     influences: mix.influences.flatMap((i: MixInfluence) => {
       const source = sources.get(i.id);
       if (!source) return [];
-      const { id, gives, weight, from, to, on, reading, parts, fill } = i;
+      const { id, gives, weight, from, to, on, reading, parts, fill, motif } = i;
       const subject = i.subject ?? source.subject;
       return [
         {
@@ -80,6 +80,7 @@ export function requestFor(
           ...(subject === undefined ? {} : { subject }),
           ...(parts === undefined ? {} : { parts }),
           ...(fill === undefined ? {} : { fill }),
+          ...(motif === undefined ? {} : { motif }),
           ...(i.region === undefined ? {} : { region: plainMask(i.region) }),
           ...(source.traits && MATTERS[gives].includes('traits') ? { traits: plainSheet(source.traits) } : {}),
           pictures: source.pictures.map(({ pictureHash, weight: part, facts = {} }) => ({

@@ -24,7 +24,7 @@ const kinds = (take: ReturnType<typeof scene>): UnaskedKind[] => unaskedIn({ tak
 
 test('the control itself, and another colour over all of it, have nothing unasked', () => {
   expect(kinds(control)).toEqual([]);
-  const dusk = pictureOf(W, H, (u, v, x, y) => [0.5 + 0.1 * v + 0.008 * Math.sin(x * 12.9 + y * 78.2), 0.09, 0.05]);
+  const dusk = pictureOf(W, H, (_, v, x, y) => [0.5 + 0.1 * v + 0.008 * Math.sin(x * 12.9 + y * 78.2), 0.09, 0.05]);
   expect(kinds(dusk)).toEqual([]);
 });
 

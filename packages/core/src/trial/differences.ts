@@ -75,6 +75,8 @@ function influenceDifferences<I extends TrialInfluence>(was: I, is: I, name: (in
     out.push(`${called} from ${percent(was.from)}–${percent(was.to)} to ${percent(is.from)}–${percent(is.to)}`);
   if (was.gives !== is.gives) out.push(`${called} gives ${is.gives} instead of ${was.gives}`);
   if (was.reading !== is.reading) out.push(`${called} read ${is.reading} instead of ${was.reading}`);
+  if ((was.motif ?? 1) !== (is.motif ?? 1))
+    out.push(`strokes of ${called} ${percent(was.motif ?? 1)} → ${percent(is.motif ?? 1)}`);
   if (was.subject !== is.subject) out.push(`${called} acts on ${is.subject ?? 'everybody'}`);
   if ((was.parts ?? []).join() !== (is.parts ?? []).join())
     out.push(`${called} carries ${is.parts?.join(', ') ?? 'everything'}`);

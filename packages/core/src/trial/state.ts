@@ -15,6 +15,7 @@ export interface TrialInfluence {
   readonly subject?: string;
   readonly parts?: readonly IdentityPart[];
   readonly fill?: 'inside' | 'around';
+  readonly motif?: number;
   readonly region?: { readonly content: string };
   readonly except?: readonly string[];
 }

@@ -132,6 +132,8 @@ describe('differences', () => {
       differences(mix(), mix({ influences: [influence('a', fields), mix().influences[1]] }), name);
     expect(told({ on: false })).toEqual(['Picture a off']);
     expect(told({ reading: 'close' })).toEqual(['Picture a read close instead of normal']);
+    expect(told({ motif: 1.4 })).toEqual(['strokes of Picture a 100 % → 140 %']);
+    expect(told({ motif: 1 })).toEqual([]);
     expect(told({ gives: 'palette' })).toEqual(['Picture a gives palette instead of look']);
     expect(told({ subject: 'Ilse' })).toEqual(['Picture a acts on Ilse']);
     expect(told({ parts: ['hair'] })).toEqual(['Picture a carries hair']);

@@ -100,6 +100,7 @@ export function renderPass(
       part,
       content: told.content,
       picture: p,
+      motif: request.influences[influence].motif,
     })),
     plan,
     strictness: request.strictness,

@@ -30,11 +30,15 @@ const prepared = new LeastRecentlyUsed<PreparedReference>(24, {
   most: KEPT_PIXELS,
 });
 
-/** Prepares a reference for pictures whose longer side is `size` px; kept by content. */
-export function prepareReference(content: string, picture: Picture, size: number): PreparedReference {
-  const key = `${content}@${size}`;
+/**
+ * Prepares a reference for pictures whose longer side is `size` px; kept by content. Its marks come out as large against the
+ * picture as they are against the reference, times `motif` (.5..1.5).
+ */
+export function prepareReference(content: string, picture: Picture, size: number, motif = 1): PreparedReference {
+  const side = Math.max(48, Math.round(size * motif));
+  const key = `${content}@${side}`;
   return prepared.get(key, () => {
-    const scaled = resampleToLongSide(picture, size);
+    const scaled = resampleToLongSide(picture, side);
     const ridges = measureRidges(scaled);
     const areas = hasKeyLines(ridges) ? fillKeyLines(scaled) : scaled;
     return {

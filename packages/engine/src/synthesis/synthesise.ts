@@ -39,6 +39,8 @@ export interface ReferenceInput {
   /** SHA-256 or another name of the content, for the caches. */
   readonly content: string;
   readonly picture: Picture;
+  /** How large its marks and motifs come out, .5..1.5; 1 as they are against the whole of it. */
+  readonly motif?: number;
   /** Where a person put the horizon, 0..1. */
   readonly horizon?: number;
 }
@@ -89,7 +91,7 @@ export function synthesise(input: SynthesisInput): Picture {
   const { stage, plan, checkpoint, onStep } = input;
   const size = Math.max(stage.width, stage.height);
   const sources = input.references.map((r): Source => ({
-    reference: prepareReference(r.content, r.picture, size),
+    reference: prepareReference(r.content, r.picture, size, r.motif),
     influence: r.influence,
     part: r.part,
   }));

@@ -42,7 +42,7 @@ test('an empty sheet of paper has no colours to tell of', () => {
 
 test('a drawing in one ink tells of forms, not of colours', () => {
   const sheet = (medium: Medium) => {
-    const { picture, frame } = paintPersonFrom('half figure of Ilse, front, meadow at noon', medium, 4)!;
+    const { picture, frame } = paintPersonFrom('half figure of Ilse, front, meadow at noon', medium, 4, undefined)!;
     return readTraits(picture, frame, true).traits;
   };
   const [inColour, inPencil] = [sheet('gouache'), sheet('pencil')];

@@ -14,6 +14,14 @@ interface Props {
   readonly onSolo: () => void;
 }
 
+/** Gives that lay strokes over a picture. */
+const PAINTS: ReadonlySet<Gives> = new Set(['look', 'everything']);
+const MOTIFS = [
+  { motif: 0.6, name: 'finer' },
+  { motif: 1, name: 'as they are' },
+  { motif: 1.4, name: 'coarser' },
+] as const;
+
 /** Everything about one influence: what it gives, of whom, how it is read, where it pulls. */
 export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion, onSolo }: Props) {
   const carriesIdentity = ['character', 'face', 'outfit'].includes(influence.gives);
@@ -76,6 +84,29 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
               {fill === 'inside' ? 'the shape' : 'what is around it'}
             </Chip>
           ))}
+        </Group>
+      )}
+      {PAINTS.has(influence.gives) && (
+        <Group title="Its strokes come out">
+          {MOTIFS.map(({ motif, name }) => (
+            <Chip
+              key={motif}
+              chosen={(influence.motif ?? 1) === motif}
+              onClick={() => onChange({ motif: motif === 1 ? undefined : motif })}
+            >
+              {name}
+            </Chip>
+          ))}
+          <NumberField
+            label="Size of its strokes in percent"
+            value={(influence.motif ?? 1) * 100}
+            min={50}
+            max={150}
+            step={5}
+            digits={0}
+            onSave={(v) => onChange({ motif: v === 100 ? undefined : round(v / 100) })}
+            className="w-14 border border-line px-1"
+          />
         </Group>
       )}
       <Group title="It is read">

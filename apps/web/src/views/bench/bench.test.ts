@@ -67,7 +67,18 @@ test('a take shows a mix only if words, seed and influences are the same', () =>
   const start = { of: 'take' as const, id: 't', change: 0.5 };
   expect(showsMix({ ...take, settings: { ...take.settings, start } }, mix)).toBe(false);
   expect(showsMix({ ...take, settings: { ...take.settings, balance: 0.5 } }, mix)).toBe(false);
+  for (const more of [
+    { medium: 'pastel' as const },
+    { strictness: 0.9 },
+    { ornateness: 0.1 },
+    { spread: 0 },
+    { emphases: [{ words: 'marsh', weight: 2 }] },
+  ])
+    expect(showsMix({ ...take, settings: { ...take.settings, ...more } }, mix)).toBe(false);
+  const usual = { strictness: 0.5, ornateness: 0.5, spread: 1, emphases: [{ words: 'marsh', weight: 1 }] };
+  expect(showsMix({ ...take, settings: { ...take.settings, ...usual } }, mix)).toBe(true);
   expect(showsMix({ ...take, influences: [{ ...influences[0], weight: 0.1 }] }, mix)).toBe(false);
+  expect(showsMix({ ...take, influences: [{ ...influences[0], motif: 1.4 }] }, mix)).toBe(false);
 });
 
 test('what a take found out of an influence is a warning as long as the influence gives the same', () => {

@@ -141,6 +141,7 @@ const FIELDS = [
   'on',
   'subject',
   'fill',
+  'motif',
 ] as const;
 const sameParts = (a: MixInfluence, b: MixInfluence) =>
   (a.parts ?? []).join() === (b.parts ?? []).join() &&
@@ -151,11 +152,22 @@ const sameParts = (a: MixInfluence, b: MixInfluence) =>
 const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]): boolean =>
   a.length === b.length && a.every((x, i) => FIELDS.every((f) => x[f] === b[i][f]) && sameParts(x, b[i]));
 
+/** The settings that a picture shows besides seed and balance; what is not set is as usual. */
+const shown = (s: Mix['settings']): string =>
+  JSON.stringify([
+    s.start,
+    s.mask,
+    s.medium,
+    s.spread ?? 1,
+    s.strictness ?? 0.5,
+    s.ornateness ?? 0.5,
+    (s.emphases ?? []).filter((e) => e.weight !== 1),
+  ]);
+
 /** True if a take shows just the words, settings and influences of a mix. */
 export const showsMix = (take: Take, mix: Pick<Mix, 'prompt' | 'settings' | 'influences'>): boolean =>
   take.prompt === mix.prompt &&
   take.seed === mix.settings.seed &&
   take.settings.balance === mix.settings.balance &&
-  JSON.stringify([take.settings.start, take.settings.mask]) ===
-    JSON.stringify([mix.settings.start, mix.settings.mask]) &&
+  shown(take.settings) === shown(mix.settings) &&
   sameInfluences(take.influences, mix.influences);
