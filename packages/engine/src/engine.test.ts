@@ -35,8 +35,8 @@ test.each(PROMPTS)('a look that nobody here drew pulls smoothly and steadily: %s
   const arrivals = takes.map((t) => measureArrival('look', t, takes[0], reference).overall!);
   for (let k = 1; k < weights.length; k++) {
     expect(distances[k]).toBeLessThan(distances[k - 1]);
-    // near the top marks and palette trade a hundredth between them
-    expect(arrivals[k]).toBeGreaterThan(arrivals[k - 1] - 0.01);
+    // near the top marks and palette trade a hundredth and a half between them
+    expect(arrivals[k]).toBeGreaterThan(arrivals[k - 1] - 0.015);
   }
   expect(arrivals[4]).toBeGreaterThan(arrivals[2] + 0.03);
   expect(distances[4]).toBeLessThan(0.45 * distances[0]);

@@ -16,6 +16,7 @@ import { figuresOf, type RenderedFigure } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
 import { renderPass } from './render/pass';
 import { RequestError, type RenderRequest, type RequestMask } from './request';
+import type { MatchHelper } from './synthesis/halves';
 import { planSynthesis, type ShareRecord } from './synthesis/plan';
 
 /** What an engine can do, for the interface and for warnings. */
@@ -94,8 +95,11 @@ const PREVIEW_SIDE = 192;
 
 /** The engine that ships with Urbild: painter, then synthesis. Runs anywhere, offline. */
 export class BuiltInEngine implements Engine {
+  /** `helper`, asked at every render, may do half of the work on another core; the bytes are the same. */
+  constructor(private readonly helper: () => MatchHelper | undefined = () => undefined) {}
+
   capabilities(): Capabilities {
-    return { name: 'urbild', version: '0.5.0', gives: GIVES, maxSide: 2048 };
+    return { name: 'urbild', version: '0.6.0', gives: GIVES, maxSide: 2048 };
   }
 
   async render(
@@ -127,8 +131,10 @@ export class BuiltInEngine implements Engine {
     lap('references');
     checkpoint();
     const passes = 1 + regions.length;
+    const helper = this.helper();
     const context = (nth: number) => ({
       checkpoint,
+      helper,
       lap,
       onStep: (step: string, fraction: number, picture: Picture) => {
         onProgress({

@@ -11,6 +11,9 @@ export { figureDistances, figureFor, toldSheet, type RenderedFigure } from './re
 export { cameraWindow } from './frames/seenStage';
 export { factsOfRender, meanSharesOf, type KnownRender } from './render/shotFacts';
 export { shapeFaults, type ShapeFaults } from './influences/shape';
+export type { MatchHelper } from './synthesis/halves';
+export { matchRegion, type RegionTask } from './synthesis/matchRegion';
+export { threadKernel } from './synthesis/kernel';
 export { planSynthesis, type ReadInfluence, type ShareRecord, type SynthesisPlan } from './synthesis/plan';
 export { frameOfBox, frameOfMesh, type FaceFrame } from './traits/frame';
 export { readTraits, type ReadTraits } from './traits/readTraits';

@@ -1,5 +1,5 @@
 import { blur, clonePicture, connected, Random, resample, type Picture } from '@urbild/core';
-import { carryUp, type Match } from '../synthesis/carryUp';
+import { carryUp, type Carried } from '../synthesis/carryUp';
 import { threadKernel } from '../synthesis/kernel';
 import { PatchLevel } from '../synthesis/patchLevel';
 
@@ -54,7 +54,7 @@ export function fillClasses(
   kernel.seed(Math.imul(seed || 1, 0x9e3779b1) >>> 0);
   const random = new Random(seed || 1);
   const most = Math.min(1, LONGEST / Math.max(width, height));
-  let before: Match | undefined;
+  let before: Carried | undefined;
   let current = wanted.picture;
   for (const part of PARTS) {
     const [w, h] = [width, height].map((s) => Math.max(16, Math.round(s * part * most)));
@@ -101,7 +101,8 @@ export function fillClasses(
       current = level.vote(1, 1.5);
       checkpoint();
     }
-    before = { level, field: level.field.slice(), cost: level.cost.slice() };
+    const { rects, atlasWidth } = level;
+    before = { width: w, height: h, rects, atlasWidth, field: level.field.slice(), cost: level.cost.slice() };
   }
   return resample(current, width, height);
 }

@@ -6,6 +6,7 @@ import { shapeRemarks, stageChanges, type InfluenceRemark, type LoadedPicture } 
 import type { FigureRecord } from '../painter/figures/record';
 import type { RenderRequest } from '../request';
 import { planSynthesis, type ShareRecord, type SynthesisPlan } from '../synthesis/plan';
+import type { MatchHelper } from '../synthesis/halves';
 import { synthesise } from '../synthesis/synthesise';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
@@ -17,6 +18,7 @@ export interface PassContext {
   readonly checkpoint: () => void;
   readonly onStep: (step: string, fraction: number, picture: Picture) => void;
   readonly lap: (name: string) => void;
+  readonly helper?: MatchHelper;
 }
 
 /** Finished pictures that a request builds on, at its size. */
@@ -105,6 +107,7 @@ export function renderPass(
     plan,
     strictness: request.strictness,
     seed,
+    helper: context.helper,
     checkpoint,
     onStep,
   });

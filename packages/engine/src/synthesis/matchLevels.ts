@@ -1,19 +1,17 @@
-import { clonePicture, Random, resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
+import { resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
 import { threadKernel, type PatchKernel } from './kernel';
 import type { RecolouredReference } from './commonPalette';
 import { type RegionMap } from '../regions/readRegions';
-import { carryUp, type Match } from './carryUp';
+import type { Carried } from './carryUp';
+import { inHalves, matchHalves, type MatchHelper } from './halves';
+import { matchRegion, type RegionTask } from './matchRegion';
 import { placesIn, regionWeightOf } from './places';
-import { PatchLevel } from './patchLevel';
 import type { SynthesisPlan } from './plan';
 import { referenceLevel, type PreparedReference } from './reference';
 
 const SOFTNESS = 3;
-const GUIDE_WEIGHT = 1.5;
-const DETAIL_GAIN = 8;
-const DETAIL_PULL = 0.85;
-const USAGE_PRICE = 0.003;
-const QUOTA_PRICE = 0.05;
+/** Prints larger than this, px, are searched less at their finest level: what is carried up is fine enough there. */
+const LARGE = 1024 * 768;
 const ROUNDS = [3, 3, 2, 2, 1];
 
 /** A prepared picture of an influence. */
@@ -29,6 +27,8 @@ export interface MatchContext {
   readonly plan: SynthesisPlan;
   readonly seed: number;
   readonly kernel?: PatchKernel;
+  /** Matches half of large pictures meanwhile. */
+  readonly helper?: MatchHelper;
   readonly checkpoint: () => void;
   readonly onStep: (name: string, fraction: number, picture: Picture) => void;
 }
@@ -48,10 +48,8 @@ export function matchLevels(
 ): Picture {
   const { plan, checkpoint, onStep } = input;
   const kernel = input.kernel ?? threadKernel();
-  kernel.seed(Math.imul(input.seed || 1, 0x9e3779b1) >>> 0);
-  const random = new Random(input.seed || 1);
   const size = Math.max(guide.width, guide.height);
-  let before: Match | undefined;
+  let before: Carried | undefined;
   let current = resample(guide, sizes[0].width, sizes[0].height);
   plan.levels.forEach((levelPlan, l) => {
     const { width: w, height: h } = sizes[l];
@@ -66,62 +64,38 @@ export function matchLevels(
     checkpoint();
     const shares = weights.map((v) => v / total);
     const regionWeight = regionWeightOf(regions, strokes, shares);
-    const references = recoloured.map((r) => referenceLevel(r, levelPlan.part, SOFTNESS, size));
-    const level = new PatchLevel(
-      kernel,
-      w,
-      h,
-      references.map((r) => r.picture),
-      references.map((r) => r.guide),
-      references.map(({ picture }, k) =>
-        placesIn(strokes[k].reference.regions, picture.width, picture.height, regionWeight),
-      ),
-      // only a reference that is taken literally brings pieces of its subject
-      levelPlan.over > 1.05 || levelPlan.literal.some((v) => v > 0.05)
-        ? undefined
-        : strokes.map((r, k) => surfaceAt(r.reference, references[k].picture)),
-    );
-    checkpoint();
-    const fresh = !before;
-    if (before) {
-      carryUp(before, level);
-      current = level.vote(2, 2);
-    } else {
-      scatter(level, shares, random);
-      current = clonePicture(wanted);
-    }
-    checkpoint();
-    const finer = resamplePlane(detail, guide.width, guide.height, w, h);
-    level.setGuide(
-      wanted,
-      placesIn(regions, w, h, regionWeight),
-      finer.map((d) => 1 + DETAIL_GAIN * d),
-    );
+    const literal = levelPlan.over > 1.05 || levelPlan.literal.some((v) => v > 0.05);
     const last = l === plan.levels.length - 1;
-    const rounds = ROUNDS[Math.min(l, ROUNDS.length - 1)];
-    const over = levelPlan.over;
-    for (let round = 0; round < rounds; round++) {
-      const first = fresh && round === 0;
-      if (!first) pullDetail(current, wanted, finer, DETAIL_PULL / over);
-      level.match(
-        current,
-        {
-          guide: GUIDE_WEIGHT / over,
-          texture: first ? 0.3 : 1,
-          usage: USAGE_PRICE * over,
-          quota: QUOTA_PRICE,
-          shares,
-          passes: first ? 5 : l < plan.levels.length - 2 ? 2 : 1,
-          probes: last ? 3 : 8,
-          phase: round,
-        },
-        checkpoint,
-      );
-      checkpoint();
-      current = level.vote(last && round === rounds - 1 ? 1 : 2);
-      checkpoint();
-    }
-    before = { level, field: level.field.slice(), cost: level.cost.slice() };
+    const large = w * h > LARGE;
+    const task: RegionTask = {
+      references: recoloured.map((r, k) => {
+        const { picture, guide: soft } = referenceLevel(r, levelPlan.part, SOFTNESS, size);
+        const { reference } = strokes[k];
+        return {
+          picture,
+          guide: soft,
+          places: placesIn(reference.regions, picture.width, picture.height, regionWeight),
+          // only a reference that is taken literally brings pieces of its subject
+          surface: literal ? undefined : surfaceAt(reference, picture),
+        };
+      }),
+      wanted,
+      places: placesIn(regions, w, h, regionWeight),
+      detail: resamplePlane(detail, guide.width, guide.height, w, h),
+      row: 0,
+      rows: h,
+      before,
+      shares,
+      over: levelPlan.over,
+      rounds: ROUNDS[Math.min(l, ROUNDS.length - 1)],
+      passes: l < plan.levels.length - 2 ? 2 : 1,
+      probes: last ? (large ? 2 : 3) : 8,
+      radius: last ? 1 : 2,
+      carriedRadius: last && large ? 1 : 2,
+      seed: Math.imul(input.seed || 1, 31) + l,
+    };
+    if (last && inHalves(w, h)) current = matchHalves(task, kernel, checkpoint, input.helper);
+    else ({ picture: current, carried: before } = matchRegion(task, kernel, checkpoint));
     onStep(`level ${l + 1} of ${plan.levels.length}`, 0.25 + 0.7 * ((l + 1) / plan.levels.length) ** 2, current);
   });
   return current;
@@ -135,27 +109,4 @@ function surfaceAt({ picture, surface }: PreparedReference, level: Picture): Uin
     for (let u = 0; u < level.width; u++, i++) out[i] = surface[row + Math.floor((u * picture.width) / level.width)];
   }
   return out;
-}
-
-/** A random place of the atlas for every pixel, each reference as often as its share. */
-function scatter(level: PatchLevel, shares: readonly number[], random: Random): void {
-  const field = level.field;
-  for (let i = 0; i < field.length; i++) {
-    let u = random.next();
-    let k = 0;
-    while (k < shares.length - 1 && u > shares[k]) u -= shares[k++];
-    const r = level.rects[k];
-    for (let tries = 0; tries < 12; tries++) {
-      const y = r.y0 + Math.floor(random.next() * (r.y1 - r.y0));
-      field[i] = y * level.atlasWidth + r.x0 + Math.floor(random.next() * (r.x1 - r.x0));
-      if (level.isValid(field[i])) break;
-    }
-  }
-}
-
-function pullDetail(current: Picture, wanted: Picture, detail: Float32Array, amount: number): void {
-  for (let c = 0; c < 3; c++) {
-    const [p, q] = [current.planes[c], wanted.planes[c]];
-    for (let i = 0; i < p.length; i++) p[i] += amount * detail[i] * (q[i] - p[i]);
-  }
 }

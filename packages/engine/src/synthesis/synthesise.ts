@@ -14,6 +14,7 @@ import { detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';
 import { holdForm } from './holdForm';
+import type { MatchHelper } from './halves';
 import type { PatchKernel } from './kernel';
 import { drawKeyLines } from './keyLines';
 import { matchLevels, type Source } from './matchLevels';
@@ -65,6 +66,8 @@ export interface SynthesisInput {
   readonly strictness?: number;
   readonly seed: number;
   readonly kernel?: PatchKernel;
+  /** Matches half of large pictures meanwhile. */
+  readonly helper?: MatchHelper;
   /** Called often; throws to stop. */
   readonly checkpoint: () => void;
   /** Called at every step with a picture of the state, at any size. */

@@ -28,6 +28,7 @@ import { readFile } from 'fs/promises';
 import path from 'path';
 import sharp from 'sharp';
 import { measurable, thumbnailOf } from './decode';
+import { HelperThread } from './matchHelper';
 import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgress } from './tasks';
 
 const ENGINE_SIDE = 1536;
@@ -35,7 +36,10 @@ const KEPT_PICTURES = 16;
 const SHOWN_SIDE = 384;
 /** Milliseconds between two pictures of one render's progress: showing more of them takes time from the render itself. */
 const BETWEEN_PREVIEWS = 110;
-const engine = new BuiltInEngine();
+/** A second thread, as long as nobody else needs the core. */
+const helper = new HelperThread();
+let alone = false;
+const engine = new BuiltInEngine(() => (alone ? helper : undefined));
 const pictures = new Map<string, Promise<Picture>>();
 
 const fileOf = (dir: string, hash: string) => path.join(dir, hash.slice(0, 2), hash);
@@ -88,6 +92,7 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
   };
   let told = -Infinity;
   const report = (p: WorkerProgress) => task.progress.postMessage(p);
+  alone = task.alone;
   try {
     const result = await engine.render(
       task.request,

@@ -156,6 +156,8 @@ export interface RenderTask {
   /** Who was in the control. */
   readonly controlFigures?: readonly RenderedFigure[];
   readonly references: readonly MeasuredReference[];
+  /** No other render waits or runs, and there is another core: the picture may be split over two threads. */
+  readonly alone: boolean;
   /** One Int32; not 0 stops the render. */
   readonly stop: SharedArrayBuffer;
   readonly progress: MessagePort;

@@ -49,6 +49,8 @@ export interface RunningRender {
 export class WorkersService implements OnModuleDestroy {
   private readonly renderers: Piscina;
   private readonly importers: Piscina;
+  /** Renders that run or wait for a thread. */
+  private rendering = 0;
 
   constructor(@Inject(CONFIG) config: Config) {
     const pool = (threads: number, idleTimeout: number) =>
@@ -128,17 +130,22 @@ export class WorkersService implements OnModuleDestroy {
   }
 
   render(
-    task: Omit<RenderTask, 'kind' | 'stop' | 'progress'>,
+    task: Omit<RenderTask, 'kind' | 'stop' | 'progress' | 'alone'>,
     onProgress: (progress: WorkerProgress) => void,
   ): RunningRender {
     const stop = new SharedArrayBuffer(4);
     const { port1, port2 } = new MessageChannel();
     port1.on('message', onProgress);
-    const whole: RenderTask = { ...task, kind: 'render', stop, progress: port2 };
+    const alone = this.rendering === 0 && os.availableParallelism() > 1;
+    this.rendering++;
+    const whole: RenderTask = { ...task, kind: 'render', alone, stop, progress: port2 };
     const result = this.renderers
       .run(whole, { transferList: [port2] })
       .then((answer) => unwrap<RenderTaskResult>(answer))
-      .finally(() => port1.close());
+      .finally(() => {
+        this.rendering--;
+        port1.close();
+      });
     return { result, stop: () => void Atomics.store(new Int32Array(stop), 0, 1) };
   }
 
