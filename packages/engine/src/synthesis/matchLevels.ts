@@ -10,7 +10,7 @@ import type { SynthesisPlan } from './plan';
 import { referenceLevel, type PreparedReference } from './reference';
 
 const SOFTNESS = 3;
-/** Prints larger than this, px, are searched less at their finest level: what is carried up is fine enough there. */
+/** Prints larger than this, px, are searched less at their finest levels: what is carried up is fine enough there. */
 const LARGE = 1024 * 768;
 const ROUNDS = [3, 3, 2, 2, 1];
 
@@ -66,7 +66,7 @@ export function matchLevels(
     const regionWeight = regionWeightOf(regions, strokes, shares);
     const literal = levelPlan.over > 1.05 || levelPlan.literal.some((v) => v > 0.05);
     const last = l === plan.levels.length - 1;
-    const large = w * h > LARGE;
+    const large = guide.width * guide.height > LARGE;
     const task: RegionTask = {
       references: recoloured.map((r, k) => {
         const { picture, guide: soft } = referenceLevel(r, levelPlan.part, SOFTNESS, size);
@@ -89,7 +89,7 @@ export function matchLevels(
       over: levelPlan.over,
       rounds: ROUNDS[Math.min(l, ROUNDS.length - 1)],
       passes: l < plan.levels.length - 2 ? 2 : 1,
-      probes: last ? (large ? 2 : 3) : 8,
+      probes: last ? (large ? 1 : 3) : large && l === plan.levels.length - 2 ? 4 : 8,
       radius: last ? 1 : 2,
       carriedRadius: last && large ? 1 : 2,
       seed: Math.imul(input.seed || 1, 31) + l,
