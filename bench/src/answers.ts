@@ -18,6 +18,7 @@ import {
 import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
 import { parseArgs } from 'util';
 import { foreignReferences, type ForeignReference } from '../../packages/engine/src/foreign';
+import { subjectAlpha, subjectOf } from '../../packages/engine/src/influences/subject';
 
 const PROMPTS = [
   'Ilse walking in the harbour at noon',
@@ -119,7 +120,7 @@ async function curve(
     });
     const arrival: Arrival =
       gives === 'thing'
-        ? { overall: presence(result, control), channels: {} }
+        ? { overall: presence(result, control) / covered(pixels, told), channels: {} }
         : measureArrival(gives, described, controlled, wanted, others);
     if (arrival.overall === undefined) return undefined;
     channels.push(arrival.channels);
@@ -141,6 +142,14 @@ function fitted(picture: Picture, w: number, h: number): Picture {
       for (let x = 0; x < small.width; x++) plane[(y + dy) * w + x + dx] = small.planes[c][y * small.width + x];
   });
   return out;
+}
+
+/** The part of a reference that its thing covers: a thin one changes little of a picture even where it is there whole. */
+function covered(pixels: Picture, told: ForeignReference['told']): number {
+  const found = subjectOf(pixels, { content: '', weight: 1, ...told });
+  if (!found) return 1;
+  const alpha = subjectAlpha(pixels, found.box);
+  return Math.max(0.01, alpha.reduce((s, v) => s + v, 0) / alpha.length);
 }
 
 /** The part of the picture that is not as it was without: a thing has come in. */
