@@ -255,6 +255,25 @@ describe('subjects, things and places', () => {
     expect(props(1)).toBeGreaterThan(1.3 * props(0.5));
   });
 
+  test('in water a thing is mirrored below its foot, on land it casts a shadow', () => {
+    const kettle = picture(redKettle());
+    const { box } = subjectOf(kettle, told)!;
+    const set = (region: number) => {
+      const stage = flat(160, 120, [0.5, 0, -0.1]);
+      const labels = new Uint8Array(160 * 120).fill(region);
+      const cut = { picture: kettle, alpha: subjectAlpha(kettle, box), box };
+      return { labels, ...setThing(stage, labels, cut, 1, []) };
+    };
+    /** How red and how dark the rows below the last one of the thing are at most. */
+    const below = ({ labels, planes }: ReturnType<typeof set>) => {
+      const foot = Math.floor(labels.lastIndexOf(REGION.prop) / 160) + 2;
+      return { red: Math.max(...planes[1].slice(foot * 160)), dark: Math.min(...planes[0].slice(foot * 160)) };
+    };
+    expect(below(set(REGION.water)).red).toBeGreaterThan(0.05);
+    expect(below(set(REGION.ground)).red).toBeLessThan(0.01);
+    expect(below(set(REGION.ground)).dark).toBeLessThan(0.49);
+  });
+
   test('a backdrop covers the picture without stretching and without whoever stood there', () => {
     const reference = flat(200, 100, [0.6, 0, 0]);
     for (let y = 30; y < 90; y++) for (let x = 90; x < 110; x++) reference.planes[0][y * 200 + x] = 0;

@@ -30,9 +30,22 @@ function spotFor(w: number, h: number, aspect: number, share: number, figures: r
   return { x: Math.max(width / 2 + 2, Math.min(w - width / 2 - 2, x)), y: 0.93 * h, width, height };
 }
 
+/** Where a thing that stands in water has its foot, so that its reflection is seen below. */
+const AFLOAT = 0.84;
+
+/** True where most of the row under a spot is water. */
+function standsInWater({ x, y, width }: Spot, labels: Uint8Array, w: number, h: number): boolean {
+  const row = Math.min(h - 1, Math.round(y)) * w;
+  let water = 0;
+  let all = 0;
+  for (let u = Math.max(0, Math.ceil(x - width / 2)); u < Math.min(w, x + width / 2); u++, all++)
+    if (labels[row + u] === REGION.water) water++;
+  return water > all / 2;
+}
+
 /**
  * Sets a thing into a painted stage: beside the figures, in the light of the stage (its shadows and the colour of its light at
- * that place), with a contact shadow. `share` 0..1 is how large it is; below .3 it fades in. Changes `labels`: a thing is a prop.
+ * that place), with a contact shadow, or in water with a reflection. `share` 0..1 is how large it is; below .3 it fades in. Changes `labels`: a thing is a prop.
  */
 export function setThing(
   stage: Picture,
@@ -51,7 +64,9 @@ export function setThing(
       const y = Math.min(picture.height - 1, by + Math.floor(i / bw));
       return plane[y * picture.width + x];
     });
-  const spot = spotFor(w, h, bw / bh, share, figures);
+  const beside = spotFor(w, h, bw / bh, share, figures);
+  const afloat = standsInWater({ ...beside, y: AFLOAT * h }, labels, w, h);
+  const spot = afloat ? { ...beside, y: AFLOAT * h } : beside;
   const [tw, th] = [Math.max(2, Math.round(spot.width)), Math.max(2, Math.round(spot.height))];
   const cut = resample(
     { width: bw, height: bh, planes: [part(picture.planes[0]), part(picture.planes[1]), part(picture.planes[2])] },
@@ -63,7 +78,43 @@ export function setThing(
   const out = clonePicture(stage);
   const there = smoothstep(0, 0.3, share);
   const light = lightAt(stage, left, top, tw, th);
-  // contact shadow: an ellipse under the thing
+  const lit = (j: number, c: number): number =>
+    c === 0 ? (cut.planes[0][j] - 0.55) * light.contrast + 0.55 + light.lift : cut.planes[c][j] + light.tint[c - 1];
+  const mix = (i: number, j: number, k: number) => {
+    for (let c = 0; c < 3; c++) out.planes[c][i] += k * (lit(j, c) - out.planes[c][i]);
+  };
+  if (afloat) {
+    // mirrored row by row, paler and more broken the farther down
+    for (let y = 0; y < th && top + th + y < h; y++) {
+      const sway = Math.round((0.4 + (1.2 * y) / th) * Math.sin(y * 0.9) * (w / 400));
+      for (let x = 0; x < tw; x++) {
+        const px = left + x + sway;
+        const i = (top + th + y) * w + px;
+        if (px < 0 || px >= w || labels[i] !== REGION.water) continue;
+        const j = (th - 1 - y) * tw + x;
+        mix(i, j, MIRRORED * there * a[j] * (1 - y / th));
+      }
+    }
+  } else castShadow(out, spot, tw, th, there);
+  for (let y = 0; y < th; y++)
+    for (let x = 0; x < tw; x++) {
+      const [px, py] = [left + x, top + y];
+      if (px < 0 || px >= w || py < 0 || py >= h) continue;
+      const k = there * a[y * tw + x];
+      if (k <= 0.003) continue;
+      const [i, j] = [py * w + px, y * tw + x];
+      mix(i, j, k);
+      if (k > 0.5) labels[i] = REGION.prop;
+    }
+  return out;
+}
+
+/** How strong a reflection begins. */
+const MIRRORED = 0.6;
+
+/** A contact shadow: a soft ellipse under a thing. Changes `out`. */
+function castShadow(out: Picture, spot: Spot, tw: number, th: number, there: number): void {
+  const { width: w, height: h } = out;
   const shadow = new Float32Array(w * h);
   for (let y = -Math.round(th * 0.09); y <= th * 0.06; y++)
     for (let x = -Math.round(tw * 0.52); x <= tw * 0.52; x++) {
@@ -73,23 +124,6 @@ export function setThing(
     }
   const soft = blurPlane(shadow, w, h, Math.max(1, tw / 28));
   for (let i = 0; i < soft.length; i++) out.planes[0][i] *= 1 - 0.34 * there * soft[i];
-  for (let y = 0; y < th; y++)
-    for (let x = 0; x < tw; x++) {
-      const [px, py] = [left + x, top + y];
-      if (px < 0 || px >= w || py < 0 || py >= h) continue;
-      const k = there * a[y * tw + x];
-      if (k <= 0.003) continue;
-      const [i, j] = [py * w + px, y * tw + x];
-      for (let c = 0; c < 3; c++) {
-        const lit =
-          c === 0
-            ? (cut.planes[0][j] - 0.55) * light.contrast + 0.55 + light.lift
-            : cut.planes[c][j] + light.tint[c - 1];
-        out.planes[c][i] += k * (lit - out.planes[c][i]);
-      }
-      if (k > 0.5) labels[i] = REGION.prop;
-    }
-  return out;
 }
 
 /** The light of the stage around a place: how much darker, flatter and how tinted it makes things. */
