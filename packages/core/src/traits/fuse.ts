@@ -78,6 +78,9 @@ const WEIGHT: Readonly<Partial<Record<TraitName, number>>> = {
 /** Large differences of single traits count for more than small ones of all: the exponent of the mean. */
 const EXPONENT = 1.5;
 
+/** Colours that are quite different are somebody else's; still farther ones count a little more, so that coming nearer shows. */
+const farApart = (d: number): number => (d < 1 ? d : Math.min(1.5, 1 + 0.25 * (d - 1)));
+
 /**
  * How far apart two trait sheets are: 0 the same person .. about 1 somebody else. Only traits that both have count, by their
  * confidence; undefined when there are none.
@@ -91,7 +94,7 @@ export function traitDistance(a: TraitSheet, b: TraitSheet): number | undefined 
     const w = (WEIGHT[name] ?? 0.3) * Math.sqrt(s.confidence * t.confidence);
     const d =
       s.colour && t.colour
-        ? Math.min(1, Math.hypot(...s.colour.map((v, k) => (v - t.colour![k]) * (k ? 1.5 : 0.8))) / 0.25)
+        ? farApart(Math.hypot(...s.colour.map((v, k) => (v - t.colour![k]) * (k ? 1.5 : 0.8))) / 0.25)
         : s.number !== undefined && t.number !== undefined
           ? Math.min(1, Math.abs(s.number - t.number) / 0.5)
           : s.choice === t.choice

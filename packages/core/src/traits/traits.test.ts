@@ -25,7 +25,7 @@ test('two pictures agree in the middle, nearer to the surer one; one alone is ta
   const lightness = (...of: TraitSheet[]) => fuseTraits(of).hair!.colour![0];
   const dark: [number, number, number] = [0.2, 0, 0];
   expect(lightness(sheet(copper, 'plait'), sheet(dark, 'plait'))).toBeCloseTo(0.375);
-  expect(lightness(sheet(copper, 'plait', 0.9), sheet(dark, 'plait', 0.1))).toBeCloseTo(0.55 - 0.4 * 0.35);
+  expect(lightness(sheet(copper, 'plait', 0.9), sheet(dark, 'plait', 0.1))).toBeCloseTo(0.2 + 0.9 * 0.35);
   expect(lightness(sheet(copper, 'plait'))).toBe(0.55);
 });
 
@@ -52,6 +52,17 @@ test('distance: 0 for the same, more for another colour, more again for another 
   expect(dyed).toBeGreaterThan(0.1);
   expect(traitDistance(ilse, sheet([0.2, 0, 0], 'short'))!).toBeGreaterThan(dyed);
   expect(traitDistance(ilse, {})).toBeUndefined();
+});
+
+test('colours that are far apart are still nearer on the way', () => {
+  const black: [number, number, number] = [0.1, 0, 0];
+  const only = (colour: [number, number, number]): TraitSheet => ({ hair: { colour, confidence: 1 } });
+  const [far, on, near] = [0, 0.3, 0.9].map((t) =>
+    traitDistance(only(black), only([0.9 - 0.8 * t, 0.3 * (1 - t), 0.1 * (1 - t)]))!,
+  );
+  expect(far).toBeGreaterThan(on + 0.05);
+  expect(on).toBeGreaterThan(near + 0.5);
+  expect(far).toBeLessThanOrEqual(1.5);
 });
 
 test('the odd picture of a sheet is named, and nobody when all agree', () => {

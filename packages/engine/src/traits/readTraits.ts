@@ -45,9 +45,20 @@ const INPUT: Readonly<Record<Read, (f: FaceFeatures) => Float32Array>> = {
   numbers: (f) => f.face,
 };
 
-/** Paint in the light is lighter than the local colour; skin and hair by this much on the average of our painter's media. */
-const LIT = { skin: 0.025, hair: 0.055, cloth: 0.02 } as const;
-const darker = ([L, a, b]: Lab, by: number): Lab => [Math.max(0.02, L - by), a, b];
+/**
+ * What was painted, of what is seen: light, air and marks lift the darks, dull the lights and take chroma. Least squares over 110
+ * people in six of our painter's media: lightness = `at` + `by` * seen, chroma = `chroma` * seen.
+ */
+const PAINTED = {
+  skin: { at: -0.134, by: 1.137, chroma: 1.13 },
+  hair: { at: -0.207, by: 1.198, chroma: 1.13 },
+  cloth: { at: -0.106, by: 1.024, chroma: 1.2 },
+} as const;
+
+/** The colour of something itself, from how it looks in its light. */
+function ownColour([L, a, b]: Lab, { at, by, chroma }: (typeof PAINTED)[keyof typeof PAINTED]): Lab {
+  return [Math.min(0.98, Math.max(0.02, at + by * L)), chroma * a, chroma * b];
+}
 
 /** Upper clothes: shoulders and breast below the chin, away from plaits that hang down in the middle. */
 const UPPER: readonly [number, number][] = [2.1, 2.4, 2.8, 3.2].flatMap((b) =>
@@ -165,13 +176,13 @@ function faceColours(
 ): TraitSheet {
   const out: Partial<Record<TraitName, Trait>> = {};
   const sight = sightOf(frame) * tinted;
-  out.skin = { colour: darker(skin, LIT.skin), confidence: 0.85 * sight };
+  out.skin = { colour: ownColour(skin, PAINTED.skin), confidence: 0.85 * sight };
   if (!bald) {
     // under a hat only the hair beside the face can be seen
     const shown = hat ? side : crown;
     // what has the colour of the ground behind is most likely that ground, above all beside a turned head
     const clear = Math.min(colourGap(shown, skin), colourGap(shown, background)) / 0.1;
-    out.hair = { colour: darker(shown, LIT.hair), confidence: sight * Math.min(0.85, 0.1 + 0.75 * clear) };
+    out.hair = { colour: ownColour(shown, PAINTED.hair), confidence: sight * Math.min(0.85, 0.1 + 0.75 * clear) };
   }
   if (hat) out.hat = { colour: crown, confidence: 0.7 * tinted };
   const cloth = (points: readonly [number, number][], name: 'upper' | 'lower', confidence: number) => {
@@ -179,7 +190,7 @@ function faceColours(
     if (seen.length < points.length * 0.6) return;
     const colour = commonColour(seen);
     const part = seen.filter((c) => colourGap(c, colour) < 0.06).length / seen.length;
-    out[name] = { colour: darker(colour, LIT.cloth), confidence: confidence * part * tinted };
+    out[name] = { colour: ownColour(colour, PAINTED.cloth), confidence: confidence * part * tinted };
   };
   cloth(UPPER, 'upper', 0.9);
   cloth(LOWER, 'lower', 0.6);
