@@ -137,6 +137,6 @@ export function agreementOf(sheets: readonly TraitSheet[]): Agreement {
   const times = off[index] / Math.max(usual, 0.06);
   return {
     agreement: Math.max(0, 1 - 1.6 * mean),
-    ...(n > 2 && times > 1.6 && off[index] > 0.28 ? { odd: { index, times } } : {}),
+    ...(n > 2 && times > 1.6 && off[index] > 0.3 ? { odd: { index, times } } : {}),
   };
 }

@@ -51,3 +51,14 @@ test('a drawing in one ink tells of forms, not of colours', () => {
   expect(inPencil.skin!.confidence).toBe(0);
   expect(inPencil['hair style']!.confidence).toBeGreaterThan(0.2);
 });
+
+test('before a dark ground what is read is half believed', () => {
+  const sheet = (time: string) => {
+    const { picture, frame } = paintPersonFrom(`half figure of Ilse, front, meadow ${time}`, 'gouache', 4, undefined)!;
+    return readTraits(picture, frame, true).traits;
+  };
+  const [day, night] = [sheet('at noon'), sheet('at night')];
+  expect(night.skin!.confidence).toBeLessThan(0.75 * day.skin!.confidence);
+  expect(night.beard!.confidence).toBeLessThan(0.85 * day.beard!.confidence);
+  expect(night.beard!.confidence).toBeGreaterThan(0.4);
+});

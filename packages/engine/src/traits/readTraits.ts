@@ -3,6 +3,7 @@ import {
   CHROMA_GAIN,
   findPlainBackground,
   oddsOf,
+  smoothstep,
   unpackNetwork,
   type Lab,
   type Network,
@@ -91,7 +92,7 @@ function readFace(picture: Picture, frame: FaceFrame, exact: boolean, tinted: nu
   const { features, odds, numbers } = lookAround(picture, frame, exact);
   const traits: Partial<Record<TraitName, Trait>> = {};
   // a turned face keeps its colours longer than its forms
-  const sight = sightOf(frame) ** 2;
+  const sight = sightOf(frame) ** 2 * lightAround(features.background);
   const likeliest = (of: Exclude<Read, 'numbers'>) => {
     const k = odds[of].indexOf(Math.max(...odds[of]));
     return { is: models()[of].names[k], probability: odds[of][k] };
@@ -111,6 +112,12 @@ function readFace(picture: Picture, frame: FaceFrame, exact: boolean, tinted: nu
   Object.assign(traits, faceColours(picture, frame, features, hair.is === 'bald', worn.is !== 'none', tinted));
   return { traits, covered: coveredPart(picture, frame, features.skin) };
 }
+
+/** The lightness around a head from which on it is no night any more, and up to which it is: OKLab. */
+const NIGHT: readonly [number, number] = [0.34, 0.6];
+
+/** Before a dark ground it may be night, which has colours of its own and hides forms: what is read is half believed. */
+const lightAround = ([L]: Lab): number => 0.5 + 0.5 * smoothstep(...NIGHT, L);
 
 /** A turned face shows less of what was learnt from faces seen from the front. */
 const sightOf = ({ yaw }: FaceFrame): number => Math.max(0.25, Math.cos((Math.min(70, Math.abs(yaw)) * Math.PI) / 180));
@@ -176,7 +183,7 @@ function faceColours(
   tinted: number,
 ): TraitSheet {
   const out: Partial<Record<TraitName, Trait>> = {};
-  const sight = sightOf(frame) * tinted;
+  const sight = sightOf(frame) * tinted * lightAround(background);
   out.skin = { colour: ownColour(skin, PAINTED.skin), confidence: 0.85 * sight };
   if (!bald) {
     // under a hat only the hair beside the face can be seen
