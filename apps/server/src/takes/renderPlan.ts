@@ -116,7 +116,7 @@ const MATTERS: Readonly<Record<Gives, readonly (keyof PictureFacts)[]>> = {
   palette: [],
   light: [],
   shape: [],
-  layout: ['horizon', 'joints'],
+  layout: ['horizon', 'joints', 'layout'],
   place: ['horizon', 'joints'],
   pose: ['joints'],
   thing: ['joints'],

@@ -53,6 +53,7 @@ export function fillClasses(
   const kernel = threadKernel();
   kernel.seed(Math.imul(seed || 1, 0x9e3779b1) >>> 0);
   const random = new Random(seed || 1);
+  const places = (classes: Uint8Array) => Float32Array.from(classes, (c) => weight * c);
   const most = Math.min(1, LONGEST / Math.max(width, height));
   let before: Carried | undefined;
   let current = wanted.picture;
@@ -60,7 +61,6 @@ export function fillClasses(
     const [w, h] = [width, height].map((s) => Math.max(16, Math.round(s * part * most)));
     const from = sources.map((s) => scaled(s, w, h));
     const to = scaled(wanted, w, h);
-    const places = (classes: Uint8Array) => Float32Array.from(classes, (c) => weight * c);
     const level = new PatchLevel(
       kernel,
       w,
@@ -70,13 +70,9 @@ export function fillClasses(
       from.map((s) => places(s.classes)),
     );
     checkpoint();
-    if (before) {
-      carryUp(before, level);
-      current = level.vote(0, 1.5);
-    } else {
-      placePieces(level, from, to.classes, random);
-      current = level.vote(0, 1.5);
-    }
+    if (before) carryUp(before, level);
+    else placePieces(level, from, to.classes, random);
+    current = level.vote(0, 1.5);
     level.setGuide(
       blur(between(to.picture, current, PLACED), 0.8),
       places(to.classes),

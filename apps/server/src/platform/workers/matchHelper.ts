@@ -66,8 +66,12 @@ export class HelperThread implements MatchHelper {
     const { filename, execArgv } = workerOptions(path.join(__dirname, 'matchHelper.worker'));
     const worker = new Worker(filename, { execArgv });
     worker.unref();
-    worker.on('error', () => (this.#worker = undefined));
-    worker.on('exit', () => (this.#worker = undefined));
+    const gone = () => {
+      // another one may have taken its place meanwhile
+      if (this.#worker === worker) this.#worker = undefined;
+    };
+    worker.on('error', gone);
+    worker.on('exit', gone);
     return (this.#worker = worker);
   }
 

@@ -88,7 +88,10 @@ function Palette({ reference: r }: { reference: Reference }) {
 function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Gives }) {
   const correct = useCorrect();
   const [at, setAt] = useState<number | undefined>(undefined);
-  const { horizon } = gives;
+  const { horizon, layout } = gives;
+  // a map tells its horizon itself, or none, unless a person has put one
+  const mapped = layout.read !== 'picture' && !horizon.byHand;
+  const inForce = at !== undefined || !mapped;
   const save = () =>
     at !== undefined &&
     correct.mutate({ reference: r, corrections: { horizon: at } }, { onSettled: () => setAt(undefined) });
@@ -97,11 +100,13 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
       <h3 className="mb-1 text-sm font-semibold text-muted">Masses and horizon</h3>
       <div className="relative">
         <img src={gives.massesUrl} alt={`Masses of ${r.title}`} className="w-full" />
-        <div
-          aria-hidden
-          className="absolute inset-x-0 border-t-2 border-cinnabar"
-          style={{ top: `${(at ?? horizon.at) * 100}%` }}
-        />
+        {inForce && (
+          <div
+            aria-hidden
+            className="absolute inset-x-0 border-t-2 border-cinnabar"
+            style={{ top: `${(at ?? horizon.at) * 100}%` }}
+          />
+        )}
       </div>
       <label className="mt-1 flex items-center gap-2 text-sm text-muted">
         horizon
@@ -117,7 +122,15 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
           className="min-w-0 flex-1 accent-ink"
         />
         <span className="figures w-24 text-right">
-          {horizon.byHand ? 'by hand' : horizon.confidence > 0.35 ? 'found' : 'a guess'}
+          {mapped
+            ? layout.read === 'areas'
+              ? 'its sky ends it'
+              : 'none'
+            : horizon.byHand
+              ? 'by hand'
+              : horizon.confidence > 0.35
+                ? 'found'
+                : 'a guess'}
         </span>
       </label>
       {horizon.byHand && (
