@@ -130,6 +130,18 @@ test('pictures go with their weights and with what matters of them for what they
   expect(Object.keys(sent('pose')[1])).toContain('joints');
 });
 
+test('a map goes along with a layout and with nothing else; the size of strokes with its influence', () => {
+  const layout = { read: 'distance', near: 'dark' } as const;
+  const of: Sources = new Map([['a', { pictures: [{ ...picture, facts: { layout } }] }]]);
+  const sent = (fields: Partial<MixInfluence>) =>
+    requestFor(mix([influence(fields)]), of, { quality: 'draft' }).influences[0];
+  expect(sent({ gives: 'layout' }).pictures[0].layout).toEqual(layout);
+  for (const gives of ['look', 'place', 'everything'] as const)
+    expect(sent({ gives }).pictures[0].layout).toBeUndefined();
+  expect(sent({ gives: 'look', motif: 1.4 }).motif).toBe(1.4);
+  expect(sent({ gives: 'look' })).not.toHaveProperty('motif');
+});
+
 test('a character sends its name and its traits; a subject that was chosen goes before the name', () => {
   const nora: Sources = new Map([
     [
