@@ -28,12 +28,17 @@ import { MixesController } from './mixes/mixes.controller';
 import { MasksController } from './masks/masks.controller';
 import { MixesService } from './mixes/mixes.service';
 import { MixVersionsService } from './mixes/mixVersions.service';
+import { BackupController } from './platform/backup/backup.controller';
+import { UpkeepService } from './platform/backup/upkeep.service';
+import { FOLDER_HOLD, FolderRelease } from './platform/folder/folderRelease';
+import type { Hold } from './platform/folder/lock';
 import { BlobsController } from './platform/blobs/blobs.controller';
 import { BlobStore } from './platform/blobs/blobStore';
 import { CONFIG, LIMITS, type Config } from './platform/config';
 import { databaseFile, databaseOptions } from './platform/database/options';
 import { EventsController } from './platform/events/events.controller';
 import { EventsService } from './platform/events/events.service';
+import { JobsController } from './platform/jobs/jobs.controller';
 import { JobsService } from './platform/jobs/jobs.service';
 import { WorkersService } from './platform/workers/workers.service';
 import { ConsistencyService } from './series/consistency.service';
@@ -66,7 +71,7 @@ const EVERYWHERE = [{ path: '{*path}', method: RequestMethod.ALL }];
 /** The whole server for one configuration. */
 @Module({})
 export class AppModule {
-  static for(config: Config): DynamicModule {
+  static for(config: Config, hold: Hold): DynamicModule {
     return {
       module: AppModule,
       global: true,
@@ -98,10 +103,12 @@ export class AppModule {
           : []),
       ],
       controllers: [
+        BackupController,
         BlobsController,
         CastController,
         EventsController,
         ImportsController,
+        JobsController,
         LibraryController,
         LooksController,
         MasksController,
@@ -116,6 +123,9 @@ export class AppModule {
       ],
       providers: [
         { provide: CONFIG, useValue: config },
+        { provide: FOLDER_HOLD, useValue: hold },
+        FolderRelease,
+        UpkeepService,
         BlobStore,
         CastService,
         TallyService,

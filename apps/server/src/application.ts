@@ -5,14 +5,21 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
-import type { NextFunction, Request, Response } from 'express';
+import type { Request, Response } from 'express';
 import { mkdir } from 'fs/promises';
 import { AppModule } from './app.module';
 import { BlobStore } from './platform/blobs/blobStore';
-import { LIMITS, type Config } from './platform/config';
+import { LIMITED } from './platform/input/atMost';
+import { missingFiles } from './platform/input/missingFiles';
+import { onlyFromHere } from './platform/input/onlyFromHere';
+import { plainInput } from './platform/input/plainInput';
+import { UpkeepService } from './platform/backup/upkeep.service';
+import { LIMITS, StartError, type Config } from './platform/config';
+import { MIGRATIONS } from './platform/database/migrations';
+import { checkFolder } from './platform/folder/checkFolder';
+import { holdFolder } from './platform/folder/lock';
 import { databaseFile } from './platform/database/options';
 import { prepareDatabase } from './platform/database/prepareDatabase';
-import { sweepOrphans } from './platform/database/sweepOrphans';
 import { JobsService } from './platform/jobs/jobs.service';
 import { Problem } from './platform/problems/problem';
 import { fieldErrors, ProblemFilter } from './platform/problems/problemFilter';
@@ -25,15 +32,47 @@ export const openApiDocument = (app: INestApplication): OpenAPIObject =>
     new DocumentBuilder().setTitle('Urbild').setDescription('A studio for weighing references').setVersion('1').build(),
   );
 
-/** Builds the server, brings the database up to date and starts the queue; it does not listen yet. */
+/**
+ * Builds the server, brings the database up to date and starts the queue; it does not listen yet. Throws {@link StartError}, and has
+ * changed nothing, when another process holds the data folder or its database is not what this version can work on.
+ */
 export async function createApplication(config: Config): Promise<NestExpressApplication> {
-  await mkdir(config.dataDir, { recursive: true });
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), {
-    bufferLogs: true,
-    bodyParser: false,
-    forceCloseConnections: true,
-    abortOnError: false,
-  });
+  const { dataDir } = config;
+  await makeDataDir(dataDir);
+  const hold = holdFolder(dataDir);
+  let app: NestExpressApplication | undefined;
+  try {
+    checkFolder(
+      dataDir,
+      databaseFile(dataDir),
+      MIGRATIONS.map((m) => m.name),
+    );
+    app = await NestFactory.create<NestExpressApplication>(AppModule.for(config, hold), {
+      bufferLogs: true,
+      bodyParser: false,
+      forceCloseConnections: true,
+      abortOnError: false,
+    });
+    await prepare(app, config);
+    return app;
+  } catch (error) {
+    await app?.close().catch(() => undefined);
+    hold.release();
+    throw error;
+  }
+}
+
+async function makeDataDir(dataDir: string): Promise<void> {
+  try {
+    await mkdir(dataDir, { recursive: true });
+  } catch (error) {
+    throw new StartError(
+      `The folder ${dataDir} cannot be made: ${(error as Error).message}. Choose another one with --data.`,
+    );
+  }
+}
+
+async function prepare(app: NestExpressApplication, config: Config): Promise<void> {
   app.useLogger(app.get(Logger));
   app.use(onlyFromHere);
   app.use(
@@ -42,6 +81,7 @@ export async function createApplication(config: Config): Promise<NestExpressAppl
     }),
   );
   app.useBodyParser('json', { limit: LIMITS.jsonBytes });
+  app.use(plainInput, ...LIMITED, missingFiles(config.webDir));
   app.setGlobalPrefix('api/v1');
   app.useGlobalFilters(new ProblemFilter());
   app.useGlobalPipes(
@@ -58,22 +98,9 @@ export async function createApplication(config: Config): Promise<NestExpressAppl
   await app.get(BlobStore).prepare();
   await prepareDatabase(app.get(MikroORM), databaseFile(config.dataDir));
   await app.init();
-  await sweepOrphans(app.get(MikroORM), app.get(BlobStore));
+  const upkeep = app.get(UpkeepService);
+  await upkeep.sweep();
+  if (config.backups ?? true) upkeep.watch();
   await app.get(JobsService).start();
   await app.get(DemoService).begin();
-  return app;
-}
-
-const LOCAL_NAMES = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
-
-/**
- * Refuses requests that were addressed to another name or come from another page: without accounts, no foreign web page
- * may use the studio through somebody's browser.
- */
-function onlyFromHere(request: Request, response: Response, next: NextFunction): void {
-  const { host, origin } = request.headers;
-  const foreign = !LOCAL_NAMES.test(host ?? '') || (origin !== undefined && origin !== `http://${host}`);
-  if (!foreign) return next();
-  const { document } = Problem.forbidden('This studio answers only to pages of its own on this machine.');
-  response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
 }

@@ -14,6 +14,7 @@ async function main(): Promise<void> {
     demo: false,
     renderThreads: 1,
     quiet: true,
+    backups: false,
   });
   const file = path.resolve(__dirname, '../../../packages/api/openapi.json');
   writeFileSync(file, `${JSON.stringify(openApiDocument(app), null, 2)}\n`);

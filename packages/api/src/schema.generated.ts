@@ -1,5 +1,21 @@
 /** Made by npm run api:types; do not edit. */
 export interface paths {
+    "/api/v1/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["BackupController_list"];
+        put?: never;
+        post: operations["BackupController_make"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cast": {
         parameters: {
             query?: never;
@@ -170,6 +186,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["ImportsController_clear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/troubled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["JobsController_troubled"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{id}/retry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["JobsController_retry"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1284,6 +1332,16 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        BackupDto: {
+            /** @description name of its folder below backups/ */
+            name: string;
+            /** @description when it was made, ISO 8601 */
+            made: string;
+            /** @description how many files its database names */
+            files: number;
+            /** @description bytes of its database and files; unchanged files are shared by all backups */
+            bytes: number;
+        };
         /** @enum {string} */
         Slot: "front" | "three-quarter" | "side" | "full figure" | "expression" | "outfit";
         SheetItemDto: {
@@ -1515,6 +1573,18 @@ export interface components {
         DecideDto: {
             ids: string[];
             decision: components["schemas"]["Decision"];
+        };
+        TroubledJobDto: {
+            id: string;
+            /** @example take */
+            kind: string;
+            /** @description id of what it is about */
+            subject: string;
+            /** @description it took the studio with it several times, so it was set aside */
+            setAside: boolean;
+            /** @description why, as a sentence */
+            reason: string;
+            at?: string;
         };
         /** @enum {string} */
         Sort: "newest" | "oldest" | "title" | "rating" | "used" | "likeness";
@@ -2287,8 +2357,10 @@ export interface components {
             name: string;
             engine: components["schemas"]["EngineDto"];
             demo: components["schemas"]["DemoDto"];
-            /** @description ids of the takes in line, in their order */
+            /** @description ids of the takes in the queue, in their order */
             line: string[];
+            /** @description the disk is full: the queue waits until there is room */
+            waitsForRoom: boolean;
         };
         WorkedDto: {
             /** @description id of the reference, look or character */
@@ -2452,6 +2524,44 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    BackupController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupDto"][];
+                };
+            };
+        };
+    };
+    BackupController_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupDto"];
+                };
+            };
+        };
+    };
     CastController_list: {
         parameters: {
             query?: never;
@@ -2769,6 +2879,44 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    JobsController_troubled: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TroubledJobDto"][];
+                };
+            };
+        };
+    };
+    JobsController_retry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;

@@ -10,47 +10,32 @@ import {
   type TraitSheet,
   hexOf,
 } from '@urbild/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator';
 import { SLOTS, type Character, type Slot } from './character.entity';
+import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
 const TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
 
 export class SheetItemDto {
-  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty() @IsId() referenceId!: string;
   @ApiProperty({ enum: SLOTS, enumName: 'Slot' }) @IsIn(SLOTS) slot!: Slot;
 }
 
 /** One trait. Exactly one of colour, number and choice is there. */
 export class TraitDto {
   @ApiProperty({ enum: TRAITS, enumName: 'TraitName' }) @IsIn(TRAITS) name!: TraitName;
-  @ApiProperty({ required: false, example: '#b5653a' }) @IsOptional() @Matches(/^#[0-9a-f]{6}$/) colour?: string;
+  @ApiProperty({ required: false, example: '#b5653a' }) @Optional() @Matches(/^#[0-9a-f]{6}$/) colour?: string;
   @ApiProperty({ required: false, description: '1 is usual' })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(4)
   number?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) choice?: string;
-  @ApiProperty({ required: false, description: 'the colour in a word' }) @IsOptional() @IsString() word?: string;
-  @ApiProperty({ required: false, description: '0..1' }) @IsOptional() @IsNumber() @Min(0) @Max(1) confidence?: number;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 60) choice?: string;
+  @ApiProperty({ required: false, description: 'the colour in a word' }) @Optional() @IsString() word?: string;
+  @ApiProperty({ required: false, description: '0..1' }) @Optional() @IsNumber() @Min(0) @Max(1) confidence?: number;
   @ApiProperty({ required: false, description: 'set by a person: new pictures do not change it' })
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   locked?: boolean;
 }
@@ -84,27 +69,21 @@ export class TraitTalliesDto {
 }
 
 class CharacterFieldsDto {
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) species?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) description?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 60) species?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(1000) description?: string;
   @ApiProperty({ type: [SheetItemDto], required: false })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(40)
-  @ValidateNested({ each: true })
-  @Type(() => SheetItemDto)
+  @Optional()
+  @NestedList(() => SheetItemDto, { most: 40 })
   items?: SheetItemDto[];
   @ApiProperty({ required: false, minimum: 0, maximum: 2 })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(2)
   usualWeight?: number;
   @ApiProperty({ type: [TraitDto], required: false })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(40)
-  @ValidateNested({ each: true })
-  @Type(() => TraitDto)
+  @Optional()
+  @NestedList(() => TraitDto, { most: 40 })
   corrected?: TraitDto[];
 }
 
@@ -122,7 +101,7 @@ export class NewCharacterDto extends CharacterFieldsDto {
 export class ChangeCharacterDto extends CharacterFieldsDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
   @ApiProperty({ required: false })
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(1, 60)
   @Matches(NAME, { message: 'name: letters, as it is written in prompts' })

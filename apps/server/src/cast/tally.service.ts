@@ -28,7 +28,7 @@ export class TallyService {
   /** Throws a not-found Problem for an unknown or deleted character. */
   async of(id: string): Promise<TraitTalliesDto> {
     const character = await this.cast.find(id);
-    const rows = await this.em.getConnection().execute<{ id: string }[]>(
+    const rows = await this.em.execute<{ id: string }[]>(
       `select t.id from take t, json_each(t.origin, '$.influences') e
        where t.deleted_at is null and t.status = 'done' and t.is_control = 0 and t.rejected = 0 and e.value->>'referenceId' = ?
        group by t.id order by max(t.created_at) desc limit ${COUNTED}`,

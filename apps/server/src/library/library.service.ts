@@ -6,6 +6,7 @@ import { createHash, randomUUID } from 'crypto';
 import { createReadStream } from 'fs';
 import { rm } from 'fs/promises';
 import { BlobStore } from '../platform/blobs/blobStore';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
@@ -31,6 +32,9 @@ export interface NewReference {
   readonly demoKey?: string;
 }
 
+/** The pictures and measurements of a reference in the store. */
+export type KeptHashes = Pick<Reference, 'sourceHash' | 'pictureHash' | 'thumbnailHash' | 'descriptorsHash'>;
+
 /** How many references are answered at once. */
 const AT_ONCE = 200;
 
@@ -52,12 +56,17 @@ export class LibraryService {
   async bringIn(file: string, about: NewReference): Promise<ImportedDto> {
     try {
       const originalHash = await hashFile(file);
-      const twin = await this.em.findOne(ReferenceEntity, { originalHash, deletedAt: null });
-      if (twin) return { reference: await this.present(twin), duplicate: true };
+      const there = await this.ofFile(originalHash);
+      if (there) return { reference: await this.present(there), duplicate: true };
       const read = await this.workers.ingest({ file, of: about.kind });
       await this.blobs.adopt(file, originalHash);
-      const reference = await this.add(originalHash, read, about);
-      return { reference: toReferenceDto(reference, 0), duplicate: false };
+      const hashes = await this.keep(read, originalHash);
+      // looked for once more where nobody can come between: the same file may have come in meanwhile
+      const { reference, twin } = await together(this.em, async () => {
+        const twin = await this.ofFile(originalHash);
+        return { reference: twin ?? (await this.add(originalHash, read, hashes, about)), twin };
+      });
+      return { reference: await this.present(reference), duplicate: !!twin };
     } catch (error) {
       if (error instanceof TaskFailed) {
         throw error.failure === 'too-large' ? Problem.tooLarge(error.message) : Problem.unreadable(error.message);
@@ -68,9 +77,36 @@ export class LibraryService {
     }
   }
 
-  /** Makes a reference of a file that lies in the store and was read. */
-  async add(originalHash: string, read: IngestResult, about: NewReference, em: Manager = this.em): Promise<Reference> {
-    const hashes = await this.keep(read, originalHash);
+  /** The reference that was made of a file, by the hash of the file; null when there is none, or when it was deleted. */
+  ofFile(originalHash: string, em: Manager = this.em): Promise<Reference | null> {
+    return em.findOne(ReferenceEntity, { originalHash, deletedAt: null });
+  }
+
+  /** Makes a reference of a file that was read and whose pictures lie in the store, and lets the models look at it. One transaction. */
+  async add(
+    originalHash: string,
+    read: IngestResult,
+    hashes: KeptHashes,
+    about: NewReference,
+    em: Manager = this.em,
+  ): Promise<Reference> {
+    const reference = await together(em, async (tx) => {
+      const made = this.create(tx, originalHash, read, hashes, about);
+      await tx.flush();
+      await this.jobs.enqueue(tx, { kind: 'look-at', subject: made.id, priority: 6 });
+      return made;
+    });
+    this.events.publish({ type: 'reference', id: reference.id });
+    return reference;
+  }
+
+  private create(
+    em: Manager,
+    originalHash: string,
+    read: IngestResult,
+    hashes: KeptHashes,
+    about: NewReference,
+  ): Reference {
     const now = new Date();
     const reference = em.create(ReferenceEntity, {
       id: randomUUID(),
@@ -110,9 +146,6 @@ export class LibraryService {
       version: 1,
     });
     em.create(VectorEntity, { id: reference.id, ...vectorsOf(read) });
-    await em.flush();
-    await this.jobs.enqueue(em, { kind: 'look-at', subject: reference.id, priority: 6 });
-    this.events.publish({ type: 'reference', id: reference.id });
     return reference;
   }
 
@@ -120,7 +153,7 @@ export class LibraryService {
   async keep(
     read: Pick<IngestResult, 'picture' | 'thumbnail' | 'descriptors'>,
     sourceHash: string,
-  ): Promise<Pick<Reference, 'sourceHash' | 'pictureHash' | 'thumbnailHash' | 'descriptorsHash'>> {
+  ): Promise<KeptHashes> {
     const [pictureHash, thumbnailHash, descriptorsHash] = await Promise.all([
       read.picture ? this.blobs.put(read.picture) : sourceHash,
       this.blobs.put(read.thumbnail),
@@ -228,7 +261,7 @@ export class LibraryService {
   /** In how many mixes each of some references is used. */
   private async uses(ids: readonly string[]): Promise<Map<string, number>> {
     if (!ids.length) return new Map();
-    const rows = await this.em.getConnection().execute<{ id: string; mixes: number }[]>(
+    const rows = await this.em.execute<{ id: string; mixes: number }[]>(
       `select e.value->>'referenceId' as id, count(distinct m.id) as mixes from mix m, json_each(m.influences) e
          where m.deleted_at is null and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')}) group by 1`,
       [...ids],
@@ -239,7 +272,7 @@ export class LibraryService {
 
 /** The measured fields of a reference. */
 export const measured = (
-  read: Omit<IngestResult, 'picture' | 'thumbnail' | 'format' | 'width' | 'height' | 'metadata' | 'transparent'>,
+  read: Pick<IngestResult, 'swatches' | 'perceptualHash' | 'checks' | 'checkState' | 'reading' | 'derivedWords'>,
 ) => ({
   swatches: [...read.swatches],
   perceptualHash: read.perceptualHash,

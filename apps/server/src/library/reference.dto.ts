@@ -1,6 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { altTextOf, CHECK_IDS, hexOf, promptsFor, viewOf, mainFace } from '@urbild/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -8,7 +7,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -16,7 +14,6 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { PreparationDto } from './preparation/preparation.dto';
 import {
@@ -28,6 +25,7 @@ import {
   type RightsKind,
   type VisionState,
 } from './reference.entity';
+import { IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
 
 /** A colour of a picture's palette. */
 export class SwatchDto {
@@ -39,11 +37,11 @@ export class SwatchDto {
 export class RightsDto {
   @ApiProperty({ enum: RIGHTS, enumName: 'RightsKind' }) @IsIn(RIGHTS) kind!: RightsKind;
   @ApiProperty({ required: false, description: 'last day of a licence', example: '2027-05-31' })
-  @IsOptional()
+  @Optional()
   @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'until: a day as YYYY-MM-DD' })
   until?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(400) credit?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(400) source?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(400) credit?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(400) source?: string;
 }
 
 const SEVERITIES = ['serious', 'warning', 'note'] as const;
@@ -110,28 +108,27 @@ export class ImportedDto {
 
 /** What can be said of one reference or of many at once; what is absent stays. */
 export class ReferenceFieldsDto {
-  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @IsOptional() @IsIn(KINDS) kind?: Kind;
-  @ApiProperty({ required: false, minimum: 0, maximum: 5 }) @IsOptional() @IsInt() @Min(0) @Max(5) rating?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() favourite?: boolean;
+  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @Optional() @IsIn(KINDS) kind?: Kind;
+  @ApiProperty({ required: false, minimum: 0, maximum: 5 }) @Optional() @IsInt() @Min(0) @Max(5) rating?: number;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() favourite?: boolean;
   @ApiProperty({ required: false, type: RightsDto })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => RightsDto)
+  @Optional()
+  @Nested(() => RightsDto)
   rights?: RightsDto;
 }
 
 /** Changes to a reference; what is absent stays. */
 export class ChangeReferenceDto extends ReferenceFieldsDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 200) title?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 200) title?: string;
   @ApiProperty({ type: [String], required: false })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMaxSize(40)
   @IsString({ each: true })
   @Length(1, 60, { each: true })
   tags?: string[];
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(5000) notes?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(5000) notes?: string;
 }
 
 /** One change to many references. */
@@ -140,32 +137,31 @@ export class BulkChangeDto extends ReferenceFieldsDto {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(2000)
-  @IsString({ each: true })
-  @Length(1, 60, { each: true })
+  @IsId({ each: true })
   ids!: string[];
   @ApiProperty({ required: false, type: [String] })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMaxSize(20)
   @IsString({ each: true })
   @Length(1, 60, { each: true })
   addTags?: string[];
   @ApiProperty({ required: false, type: [String] })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMaxSize(20)
   @IsString({ each: true })
   @Length(1, 60, { each: true })
   removeTags?: string[];
   @ApiProperty({ required: false, description: 'put away (true) or bring back (false)' })
-  @IsOptional()
+  @Optional()
   @IsBoolean()
   away?: boolean;
 }
 
 /** What a reference said before a change: sent back, it undoes the change. */
 export class RememberedDto extends ReferenceFieldsDto {
-  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty() @IsId() id!: string;
   @ApiProperty({ type: [String] })
   @IsArray()
   @ArrayMaxSize(60)
@@ -182,22 +178,18 @@ export class BulkChangedDto {
 
 export class BulkUndoDto {
   @ApiProperty({ type: [RememberedDto] })
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(2000)
-  @ValidateNested({ each: true })
-  @Type(() => RememberedDto)
+  @NestedList(() => RememberedDto, { least: 1, most: 2000 })
   before!: RememberedDto[];
 }
 
 /** Fields that go with an uploaded picture. */
 export class ImportFieldsDto {
   @ApiProperty({ required: false, format: 'uuid', description: 'sent again after a break, it is taken only once' })
-  @IsOptional()
+  @Optional()
   @IsUUID()
   id?: string;
-  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @IsOptional() @IsIn(KINDS) kind?: Kind;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 200) title?: string;
+  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @Optional() @IsIn(KINDS) kind?: Kind;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 200) title?: string;
 }
 
 export const blobUrl = (hash: string): string => `/api/v1/blobs/${hash}`;

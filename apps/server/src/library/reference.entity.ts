@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Check, FoundFace, LayoutMap, PictureReading, Preparation, Swatch, TraitSheet } from '@urbild/core';
+import { NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB } from '../platform/blobs/blobFields';
 
 /** What a reference is a picture of. */
 export const KINDS = ['style', 'character', 'face', 'image'] as const;
@@ -86,14 +87,14 @@ export const ReferenceEntity = defineEntity({
     favourite: p.boolean(),
     rights: p.json<Rights>(),
     /** The file as it came and the upright sRGB picture made of it. */
-    originalHash: p.string().index(),
-    sourceHash: p.string(),
+    originalHash: p.string().index().comment(NAMES_BLOB),
+    sourceHash: p.string().comment(NAMES_BLOB),
     /** What the engine gets: the source after its preparation; its small version and its measurements. */
-    pictureHash: p.string(),
-    thumbnailHash: p.string(),
-    descriptorsHash: p.string(),
+    pictureHash: p.string().comment(NAMES_BLOB),
+    thumbnailHash: p.string().comment(NAMES_BLOB),
+    descriptorsHash: p.string().comment(NAMES_BLOB),
     preparation: p.json<Preparation>(),
-    history: p.json<ReferenceVersion[]>(),
+    history: p.json<ReferenceVersion[]>().comment(NAMES_BLOBS_INSIDE),
     corrections: p.json<Corrections>(),
     format: p.string(),
     width: p.integer(),
@@ -101,7 +102,7 @@ export const ReferenceEntity = defineEntity({
     /** Part of the original that is transparent, 0..1. */
     transparent: p.double().$type<number>(),
     swatches: p.json<Swatch[]>(),
-    perceptualHash: p.string(),
+    perceptualHash: p.string().comment(NO_BLOB),
     metadata: p.json<Metadata>(),
     checks: p.json<Check[]>(),
     checkState: p.string().$type<CheckState>(),
@@ -109,7 +110,7 @@ export const ReferenceEntity = defineEntity({
     vision: p.json<Vision>().nullable(),
     visionState: p.string().$type<VisionState>(),
     /** Mesh and identity vector of the main face, as JSON bytes. */
-    faceHash: p.string().nullable(),
+    faceHash: p.string().nullable().comment(NAMES_BLOB),
     /** What the picture is in words, for finding it. */
     derivedWords: p.text(),
     /** Which picture of the demo studio this is, if it is one. */

@@ -1,24 +1,11 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { SwatchDto } from '../library/reference.dto';
 import type { Look } from './look.entity';
+import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
 export class LookItemDto {
-  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty() @IsId() referenceId!: string;
   @ApiProperty({ minimum: 0, maximum: 2 }) @IsNumber() @Min(0) @Max(2) weight!: number;
 }
 
@@ -35,13 +22,10 @@ export class LookDto {
 }
 
 class LookFieldsDto {
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(5000) notes?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(5000) notes?: string;
   @ApiProperty({ type: [LookItemDto], required: false })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(40, { message: 'items: a look has at most 40 pictures' })
-  @ValidateNested({ each: true })
-  @Type(() => LookItemDto)
+  @Optional()
+  @NestedList(() => LookItemDto, { most: 40, message: 'items: a look has at most 40 pictures' })
   items?: LookItemDto[];
 }
 
@@ -52,8 +36,8 @@ export class NewLookDto extends LookFieldsDto {
 /** Changes to a look; what is absent stays. */
 export class ChangeLookDto extends LookFieldsDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() isDefault?: boolean;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() isDefault?: boolean;
 }
 
 /** One picture of a look on its map. */

@@ -5,6 +5,7 @@ import { randomUUID } from 'crypto';
 import { ReferenceEntity } from '../library/reference.entity';
 import type { Mix } from '../mixes/mix.entity';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
@@ -62,15 +63,15 @@ export class LooksService {
   async change(id: string, change: ChangeLookDto): Promise<LookDto> {
     const look = await this.find(id);
     requireVersion(look, change.version, toLookDto);
-    if (change.name !== undefined) look.name = change.name;
-    if (change.notes !== undefined) look.notes = change.notes;
-    if (change.items !== undefined) look.items = await this.checked(change.items);
-    if (change.isDefault !== undefined) {
-      if (change.isDefault) await this.em.nativeUpdate(LookEntity, { isDefault: true }, { isDefault: false });
-      look.isDefault = change.isDefault;
-    }
-    look.updatedAt = new Date();
-    await this.em.flush();
+    const { name, notes, items, isDefault } = change;
+    await together(this.em, async (em) => {
+      if (name !== undefined) look.name = name;
+      if (notes !== undefined) look.notes = notes;
+      if (items !== undefined) look.items = await this.checked(items);
+      if (isDefault) await em.nativeUpdate(LookEntity, { isDefault: true, id: { $ne: id } }, { isDefault: false });
+      if (isDefault !== undefined) look.isDefault = isDefault;
+      look.updatedAt = new Date();
+    });
     this.tell(id);
     return toLookDto(look);
   }
@@ -154,9 +155,11 @@ export class LooksService {
         },
       ],
     };
-    const take = await this.takes.askFor(mix, 'proof');
-    look.sampleTakeId = take.id;
-    await this.em.flush();
+    const take = await together(this.em, async () => {
+      const asked = await this.takes.askFor(mix, 'proof');
+      look.sampleTakeId = asked.id;
+      return asked;
+    });
     this.tell(id);
     return take;
   }

@@ -11,7 +11,6 @@ import {
   READINGS,
   TYPED_MAX_WEIGHT,
 } from '@urbild/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -19,21 +18,19 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
-  Matches,
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { MAX_MOTIF, MIN_MOTIF } from '@urbild/engine';
 import { ASPECTS, SOURCE_KINDS, type Aspect, type Mix, type SourceKind } from './mix.entity';
+import { IsHash, IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
 
 /** A painted mask, sent before to the masks. */
 export class MixMaskDto {
-  @ApiProperty({ description: 'hash of a mask' }) @IsString() @Matches(/^[0-9a-f]{64}$/) content!: string;
+  @ApiProperty({ description: 'hash of a mask' }) @IsHash() content!: string;
   @ApiProperty() @IsBoolean() invert!: boolean;
   @ApiProperty({ minimum: 0, maximum: 0.1, description: 'soft edge in parts of the longer side' })
   @IsNumber()
@@ -45,7 +42,7 @@ export class MixMaskDto {
 /** A picture to start from. */
 export class MixStartDto {
   @ApiProperty({ enum: ['take', 'reference'] }) @IsIn(['take', 'reference']) of!: 'take' | 'reference';
-  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty() @IsId() id!: string;
   @ApiProperty({ minimum: 0, maximum: 1, description: '0 the picture itself, 1 nothing of it' })
   @IsNumber()
   @Min(0)
@@ -77,7 +74,7 @@ export class MixSettingsDto {
     required: false,
     description: 'how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent',
   })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(1)
@@ -88,7 +85,7 @@ export class MixSettingsDto {
     required: false,
     description: 'how strictly the words hold against references; .5 when absent',
   })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(1)
@@ -99,17 +96,14 @@ export class MixSettingsDto {
     required: false,
     description: 'how ornate the painter draws: 0 plain, 1 ornate; .5 when absent',
   })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(1)
   ornateness?: number;
   @ApiProperty({ type: [EmphasisDto], required: false })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(MAX_EMPHASES)
-  @ValidateNested({ each: true })
-  @Type(() => EmphasisDto)
+  @Optional()
+  @NestedList(() => EmphasisDto, { most: MAX_EMPHASES })
   emphases?: readonly EmphasisDto[];
   @ApiProperty({
     enum: MEDIA,
@@ -117,30 +111,27 @@ export class MixSettingsDto {
     required: false,
     description: "what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent",
   })
-  @IsOptional()
+  @Optional()
   @IsIn(MEDIA)
   medium?: Medium;
   @ApiProperty({ type: MixStartDto, required: false })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MixStartDto)
+  @Optional()
+  @Nested(() => MixStartDto)
   start?: MixStartDto;
   @ApiProperty({ type: MixMaskDto, required: false, description: 'the only part of the start picture that changes' })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MixMaskDto)
+  @Optional()
+  @Nested(() => MixMaskDto)
   mask?: MixMaskDto;
 }
 
 export class MixInfluenceDto {
-  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty() @IsId() id!: string;
   @ApiProperty({ enum: SOURCE_KINDS, enumName: 'SourceKind', required: false, description: 'a reference when absent' })
-  @IsOptional()
+  @Optional()
   @IsIn(SOURCE_KINDS)
   of?: SourceKind;
   @ApiProperty({ description: 'id of the reference, look or character' })
-  @IsString()
-  @Length(1, 60)
+  @IsId()
   referenceId!: string;
   @ApiProperty({ enum: GIVES, enumName: 'Gives' }) @IsIn(GIVES) gives!: Gives;
   @ApiProperty({ minimum: 0, maximum: TYPED_MAX_WEIGHT }) @IsNumber() @Min(0) @Max(TYPED_MAX_WEIGHT) weight!: number;
@@ -149,18 +140,18 @@ export class MixInfluenceDto {
   @ApiProperty({ enum: READINGS, enumName: 'Reading' }) @IsIn(READINGS) reading!: Reading;
   @ApiProperty() @IsBoolean() on!: boolean;
   @ApiProperty({ required: false, description: "whose identity it carries; a character's own name when absent" })
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(1, 120)
   subject?: string;
   @ApiProperty({ enum: IDENTITY_PARTS, enumName: 'IdentityPart', isArray: true, required: false })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMaxSize(IDENTITY_PARTS.length)
   @IsIn(IDENTITY_PARTS, { each: true })
   parts?: readonly IdentityPart[];
   @ApiProperty({ enum: ['inside', 'around'], required: false, description: 'of a shape: what the picture fills' })
-  @IsOptional()
+  @Optional()
   @IsIn(['inside', 'around'])
   fill?: 'inside' | 'around';
   @ApiProperty({
@@ -169,22 +160,20 @@ export class MixInfluenceDto {
     maximum: MAX_MOTIF,
     description: 'how large its strokes and motifs come out; 1 as they are',
   })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(MIN_MOTIF)
   @Max(MAX_MOTIF)
   motif?: number;
   @ApiProperty({ type: MixMaskDto, required: false, description: 'where it acts; everywhere when absent' })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MixMaskDto)
+  @Optional()
+  @Nested(() => MixMaskDto)
   region?: MixMaskDto;
   @ApiProperty({ type: [String], required: false, description: 'references of a look or character that are left out' })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMaxSize(64)
-  @IsString({ each: true })
-  @Length(1, 60, { each: true })
+  @IsId({ each: true })
   except?: readonly string[];
 }
 
@@ -242,20 +231,16 @@ export class InForceDto {
 }
 
 class MixFieldsDto {
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) avoid?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(1000) avoid?: string;
   @ApiProperty({ type: MixSettingsDto, required: false })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MixSettingsDto)
+  @Optional()
+  @Nested(() => MixSettingsDto)
   settings?: MixSettingsDto;
   @ApiProperty({ type: [MixInfluenceDto], required: false })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(24)
-  @ValidateNested({ each: true })
-  @Type(() => MixInfluenceDto)
+  @Optional()
+  @NestedList(() => MixInfluenceDto, { most: 24 })
   influences?: MixInfluenceDto[];
 }
 

@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Emphasis, Gives, IdentityPart, Medium, Reading } from '@urbild/core';
+import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** Sides of a plate, as it is asked for. */
 export const ASPECTS = ['1:1', '3:2', '2:3', '4:3', '3:4', '16:9', '2:1'] as const;
@@ -96,8 +97,8 @@ export const MixEntity = defineEntity({
     name: p.string(),
     prompt: p.text(),
     avoid: p.text(),
-    settings: p.json<MixSettings>(),
-    influences: p.json<MixInfluence[]>(),
+    settings: p.json<MixSettings>().comment(NAMES_BLOBS_INSIDE),
+    influences: p.json<MixInfluence[]>().comment(NAMES_BLOBS_INSIDE),
     createdAt: p.datetime(),
     updatedAt: p.datetime().index(),
     deletedAt: p.datetime().nullable(),
@@ -114,7 +115,7 @@ export const MixVersionEntity = defineEntity({
     id: p.string().primary(),
     mixId: p.string().index(),
     number: p.integer(),
-    state: p.json<MixState>(),
+    state: p.json<MixState>().comment(NAMES_BLOBS_INSIDE),
     createdAt: p.datetime(),
   },
 });

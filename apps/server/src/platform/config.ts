@@ -2,6 +2,9 @@ import { mkdtempSync } from 'fs';
 import os from 'os';
 import path from 'path';
 import { parseArgs } from 'util';
+import { StartError } from './folder/startError';
+
+export { StartError };
 
 /** How this server was started. */
 export interface Config {
@@ -19,6 +22,8 @@ export interface Config {
   readonly quiet: boolean;
   /** Let the vision models look at pictures; on when absent. */
   readonly vision?: boolean;
+  /** Make a backup a day; on when absent. */
+  readonly backups?: boolean;
 }
 
 /** The injection token of {@link Config}. */
@@ -37,18 +42,25 @@ export const USAGE = `Urbild: a studio for weighing references
   --data DIR    keep database and pictures in DIR (data/ beside the program)
   --no-demo     do not draw the demo studio into an empty data folder
   --empty       a fresh, empty studio in a temporary folder
+  --backup FILE   write a backup of the studio into one file and end; people may go on working meanwhile
+  --restore FILE  bring a backup back into the new folder given by --data, verify it, and end
   --help        this page`;
 
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
 
-/** A start that cannot be done; the message says why. */
-export class StartError extends Error {}
+/** Something to be done instead of serving a studio. */
+export interface Errand {
+  readonly kind: 'backup' | 'restore';
+  /** The backup's file, or a folder below backups/ to restore from. */
+  readonly file: string;
+  readonly dataDir: string;
+}
 
 /**
  * Reads the command line. Throws {@link StartError} for options that make no sense, or that would open the studio to a
  * network without accounts.
  */
-export function readConfig(args: readonly string[], root: string): Config | 'help' {
+export function readConfig(args: readonly string[], root: string): Config | Errand | 'help' {
   let values;
   try {
     ({ values } = parseArgs({
@@ -59,6 +71,8 @@ export function readConfig(args: readonly string[], root: string): Config | 'hel
         data: { type: 'string' },
         'no-demo': { type: 'boolean', default: false },
         empty: { type: 'boolean', default: false },
+        backup: { type: 'string' },
+        restore: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
     }));
@@ -74,9 +88,14 @@ export function readConfig(args: readonly string[], root: string): Config | 'hel
       `--host ${values.host}: this studio has no accounts yet, so it listens on this machine only (127.0.0.1)`,
     );
   }
+  if (values.empty && values.data !== undefined)
+    throw new StartError('--empty begins in a temporary folder, --data in one of yours: give one of them.');
+  const resolved = (file: string) => path.resolve(process.env.INIT_CWD ?? process.cwd(), file);
+  const errand = errandOf(values, resolved, root);
+  if (errand) return errand;
   const dataDir = values.empty
     ? mkdtempSync(path.join(os.tmpdir(), 'urbild-'))
-    : path.resolve(process.env.INIT_CWD ?? process.cwd(), values.data ?? path.join(root, 'data'));
+    : resolved(values.data ?? path.join(root, 'data'));
   return {
     port,
     host: values.host,
@@ -87,6 +106,31 @@ export function readConfig(args: readonly string[], root: string): Config | 'hel
     quiet: false,
   };
 }
+
+interface ErrandOptions {
+  readonly backup?: string;
+  readonly restore?: string;
+  readonly data?: string;
+}
+
+function errandOf(
+  { backup, restore, data }: ErrandOptions,
+  resolved: (file: string) => string,
+  root: string,
+): Errand | undefined {
+  if (backup !== undefined && restore !== undefined)
+    throw new StartError('--backup and --restore: one of them at a time.');
+  if (backup !== undefined)
+    return { kind: 'backup', file: resolved(backup), dataDir: resolved(data ?? path.join(root, 'data')) };
+  if (restore === undefined) return undefined;
+  if (data === undefined)
+    throw new StartError('--restore FILE --data NEW-FOLDER: say into which new folder the backup is to be brought.');
+  return { kind: 'restore', file: resolved(restore), dataDir: resolved(data) };
+}
+
+/** The address under which a browser reaches a host and port; IPv6 addresses stand in brackets (RFC 3986, 3.2.2). */
+export const addressOf = (host: string, port: number): string =>
+  `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
 
 /** Two cores render two pictures side by side; of more, one is left to everything else. */
 const renderThreadsFor = (cores: number): number => (cores <= 2 ? cores : Math.min(4, cores - 1));

@@ -1,21 +1,21 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { CAUSES, type Aspect, type Cause } from '@urbild/core';
-import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { QUALITIES, SOURCE_KINDS, type Quality, type SourceKind } from '../mixes/mix.entity';
 import { OwnSettingsDto } from './series.dto';
+import { IsId, Nested, Optional } from '../platform/input/decorators';
 
 /** A shot as it would be: its words, seed and own settings. */
 export class ShotPlanDto {
   @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
   @ApiProperty() @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
-  @ApiProperty({ type: OwnSettingsDto }) @ValidateNested() @Type(() => OwnSettingsDto) own!: OwnSettingsDto;
+  @ApiProperty({ type: OwnSettingsDto }) @Nested(() => OwnSettingsDto) own!: OwnSettingsDto;
 }
 
 /** Something that may bring a shot back. */
 export class ShotMendDto {
   @ApiProperty({ example: 'Bring Ilse nearer' }) @IsString() @Length(1, 200) label!: string;
-  @ApiProperty({ type: ShotPlanDto }) @ValidateNested() @Type(() => ShotPlanDto) plan!: ShotPlanDto;
+  @ApiProperty({ type: ShotPlanDto }) @Nested(() => ShotPlanDto) plan!: ShotPlanDto;
 }
 
 export class BandDto {
@@ -68,11 +68,11 @@ export class ConsistencyDto {
 
 /** Something else for an influence of the mix, over all shots. */
 export class SwapDto {
-  @ApiProperty() @IsString() @Length(1, 60) influence!: string;
+  @ApiProperty() @IsId() influence!: string;
   @ApiProperty({ enum: SOURCE_KINDS, enumName: 'SourceKind' }) @IsIn(SOURCE_KINDS) of!: SourceKind;
-  @ApiProperty() @IsString() @Length(1, 60) referenceId!: string;
+  @ApiProperty() @IsId() referenceId!: string;
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
-  @IsOptional()
+  @Optional()
   @IsIn(QUALITIES)
   quality?: Quality;
 }

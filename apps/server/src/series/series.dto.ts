@@ -1,62 +1,41 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { READINGS, TYPED_MAX_WEIGHT, type Reading } from '@urbild/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min, ValidateIf } from 'class-validator';
 import { MixInfluenceDto } from '../mixes/mix.dto';
 import { ShotTakeDto } from './shotTake.dto';
+import { IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
 
 /** The most shots of one series. */
 export const MOST_SHOTS = 120;
 
 /** What a shot says differently of an influence of the mix. */
 export class OwnInfluenceDto {
-  @ApiProperty() @IsString() @Length(1, 60) id!: string;
+  @ApiProperty() @IsId() id!: string;
   @ApiProperty({ required: false, minimum: 0, maximum: TYPED_MAX_WEIGHT })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(TYPED_MAX_WEIGHT)
   weight?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) from?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) to?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() on?: boolean;
+  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) from?: number;
+  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) to?: number;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() on?: boolean;
   @ApiProperty({ enum: READINGS, enumName: 'Reading', required: false })
-  @IsOptional()
+  @Optional()
   @IsIn(READINGS)
   reading?: Reading;
 }
 
 /** The own settings of a shot: what differs from the mix, and nothing else. */
 export class OwnSettingsDto {
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(1000) avoid?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(2) balance?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) spread?: number;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(1000) avoid?: string;
+  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(2) balance?: number;
+  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) spread?: number;
   @ApiProperty({ type: [OwnInfluenceDto] })
-  @IsArray()
-  @ArrayMaxSize(24)
-  @ValidateNested({ each: true })
-  @Type(() => OwnInfluenceDto)
+  @NestedList(() => OwnInfluenceDto, { most: 24 })
   influences!: OwnInfluenceDto[];
   @ApiProperty({ type: [MixInfluenceDto], description: 'references of this shot alone: its sketch, pose, ...' })
-  @IsArray()
-  @ArrayMaxSize(8)
-  @ValidateNested({ each: true })
-  @Type(() => MixInfluenceDto)
+  @NestedList(() => MixInfluenceDto, { most: 8 })
   added!: MixInfluenceDto[];
 }
 
@@ -118,19 +97,16 @@ export class SeriesDto {
 export class NewShotDto {
   @ApiProperty() @IsString() @Length(1, 120) title!: string;
   @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(4000) notes?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(4000) notes?: string;
+  @ApiProperty({ required: false }) @Optional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
 }
 
 export class NewShotsDto {
   @ApiProperty({ type: [NewShotDto] })
-  @IsArray()
-  @ArrayMaxSize(MOST_SHOTS)
-  @ValidateNested({ each: true })
-  @Type(() => NewShotDto)
+  @NestedList(() => NewShotDto, { most: MOST_SHOTS })
   shots!: NewShotDto[];
   @ApiProperty({ required: false, description: 'the place of the first of them; at the end when absent' })
-  @IsOptional()
+  @Optional()
   @IsInt()
   @Min(0)
   at?: number;
@@ -146,20 +122,17 @@ export class ShotTextDto {
 
 export class NewSeriesDto {
   @ApiProperty() @IsString() @Length(1, 120) name!: string;
-  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty() @IsId() mixId!: string;
   @ApiProperty({ type: [NewShotDto], required: false })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(MOST_SHOTS)
-  @ValidateNested({ each: true })
-  @Type(() => NewShotDto)
+  @Optional()
+  @NestedList(() => NewShotDto, { most: MOST_SHOTS })
   shots?: NewShotDto[];
 }
 
 export class ChangeSeriesDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 60) mixId?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ required: false }) @Optional() @IsId() mixId?: string;
   @ApiProperty({ required: false, nullable: true, type: Number, description: 'null for the newest state of the mix' })
   @ValidateIf((o: ChangeSeriesDto) => o.mixVersion !== undefined && o.mixVersion !== null)
   @IsInt()
@@ -169,18 +142,17 @@ export class ChangeSeriesDto {
 
 export class ChangeShotDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) title?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) prompt?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(4000) notes?: string;
-  @ApiProperty({ required: false }) @IsOptional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() skipped?: boolean;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) title?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(4000) notes?: string;
+  @ApiProperty({ required: false }) @Optional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() skipped?: boolean;
   @ApiProperty({ type: OwnSettingsDto, required: false })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => OwnSettingsDto)
+  @Optional()
+  @Nested(() => OwnSettingsDto)
   own?: OwnSettingsDto;
   @ApiProperty({ required: false, description: 'its new place, from 0' })
-  @IsOptional()
+  @Optional()
   @IsInt()
   @Min(0)
   position?: number;

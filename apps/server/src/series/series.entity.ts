@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { OwnSettings } from '@urbild/core';
 import type { MixInfluence } from '../mixes/mix.entity';
+import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** What a shot says differently from the mix that it shares. */
 export type ShotOwn = OwnSettings<MixInfluence>;
@@ -39,7 +40,7 @@ export const ShotEntity = defineEntity({
     seed: p.integer(),
     /** Left out of renders, measures and exports. */
     skipped: p.boolean(),
-    own: p.json<ShotOwn>(),
+    own: p.json<ShotOwn>().comment(NAMES_BLOBS_INSIDE),
     createdAt: p.datetime(),
     deletedAt: p.datetime().nullable(),
     version: p.integer().version(),

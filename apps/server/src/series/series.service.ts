@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { ownDifferences } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
@@ -27,11 +28,9 @@ export class SeriesService {
 
   async list(): Promise<SeriesSummaryDto[]> {
     const all = await this.em.find(SeriesEntity, { deletedAt: null }, { orderBy: { createdAt: 'asc' } });
-    const counts = await this.em
-      .getConnection()
-      .execute<{ id: string; n: number }[]>(
-        'select series_id as id, count(*) as n from shot where deleted_at is null group by series_id',
-      );
+    const counts = await this.em.execute<{ id: string; n: number }[]>(
+      'select series_id as id, count(*) as n from shot where deleted_at is null group by series_id',
+    );
     const shots = new Map(counts.map((c) => [c.id, c.n]));
     return all.map(({ id, name, mixId, updatedAt }) => ({
       id,
@@ -153,9 +152,10 @@ export class SeriesService {
   async remove(id: string, away = true): Promise<void> {
     const series = await this.em.findOne(SeriesEntity, { id });
     if (!series) throw Problem.notFound('This series');
-    if (away) await this.runs.stop(await this.takesOf(await this.shotsOf(id)));
-    series.deletedAt = away ? new Date() : null;
-    await this.em.flush();
+    await together(this.em, async () => {
+      if (away) await this.runs.stop(await this.takesOf(await this.shotsOf(id)));
+      series.deletedAt = away ? new Date() : null;
+    });
     this.events.publish({ type: 'series', id });
   }
 

@@ -1,12 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsInt, IsString, Length, Max, Min } from 'class-validator';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { MOST_SHOTS } from './series.dto';
+import { IsId, Optional } from '../platform/input/decorators';
 
 export class FromMixDto {
-  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty() @IsId() mixId!: string;
   @ApiProperty({ required: false, description: "the mix's own when absent" })
-  @IsOptional()
+  @Optional()
   @IsString()
   @Length(1, 120)
   name?: string;
@@ -14,18 +15,17 @@ export class FromMixDto {
 
 export class RenderSeriesDto {
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
-  @IsOptional()
+  @Optional()
   @IsIn(QUALITIES)
   quality?: Quality;
   @ApiProperty({ type: [String], required: false, description: 'all shots when absent' })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMaxSize(MOST_SHOTS)
-  @IsString({ each: true })
-  @Length(1, 60, { each: true })
+  @IsId({ each: true })
   shotIds?: string[];
   @ApiProperty({ required: false, minimum: 1, maximum: 5, description: 'takes for each shot; 1 when absent' })
-  @IsOptional()
+  @Optional()
   @IsInt()
   @Min(1)
   @Max(5)

@@ -1,12 +1,13 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { CONFIG, type Config } from '../platform/config';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import type { Quality } from '../mixes/mix.entity';
 import { usualTime } from '../takes/usualTime';
 import type { Take } from '../takes/take.entity';
-import { TakeQueue } from '../takes/takeQueue.service';
+import { TakeQueue, type TakeOrder } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
 import type { SeriesQueueDto } from './series.dto';
 import type { Series, Shot } from './series.entity';
@@ -22,8 +23,9 @@ export interface RunWish {
 }
 
 const unfinished = ({ status }: Take) => status === 'queued' || status === 'rendering';
+const idsOf = (own: readonly Take[]) => own.filter(unfinished).map((t) => t.id);
 
-/** Renders series: puts takes in line, holds them, lets them go on. */
+/** Renders series: puts takes into the queue, holds them, lets them go on. */
 @Injectable()
 export class SeriesRunService {
   constructor(
@@ -37,14 +39,13 @@ export class SeriesRunService {
   ) {}
 
   /**
-   * Puts a take in line for every shot that has none of just its present words, seed, mix and size; returns how many. A paused
-   * series goes on with it.
+   * Puts a take into the queue for every shot that has none of just its present words, seed, mix and size; returns how many. All of
+   * them or none: throws a {@link Problem} when too many would wait. A paused series goes on with it.
    */
   async render(series: Series, shots: readonly Shot[], own: readonly Take[], wish: RunWish): Promise<number> {
-    if (series.paused) await this.goOn(series, own);
     const plan = await this.plans.planOf(series, shots);
     const priority = wish.background ? 8 : wish.quality === 'draft' ? 2 : 3;
-    let queued = 0;
+    const orders: TakeOrder[] = [];
     // first takes of all shots before second takes of any
     for (let nth = 0; nth < (wish.takes ?? 1); nth++)
       for (const shot of shots) {
@@ -54,34 +55,38 @@ export class SeriesRunService {
         const there = own.filter((t) => t.shotId === shot.id && countsFor(t) && t.quality === wish.quality);
         if (there.some((t) => this.plans.isOf(plan, seeded, t))) continue;
         const request = plan.request(seeded, wish.quality);
-        await this.queue.put(request, wish.quality, seeded, { mixId: series.mixId, shotId: shot.id, priority });
-        queued++;
+        const { quality } = wish;
+        orders.push({ request, quality, made: seeded, mixId: series.mixId, shotId: shot.id, priority });
       }
+    await together(this.em, async () => {
+      await this.queue.put(orders);
+      if (series.paused) await this.goOn(series, own);
+    });
     this.events.publish({ type: 'series', id: series.id });
-    return queued;
+    return orders.length;
   }
 
   /** Lets what waits of a series wait on; what is rendered just now goes on to its end. */
   async pause(series: Series, own: readonly Take[]): Promise<void> {
-    await this.jobs.hold(
-      'take',
-      own.filter(unfinished).map((t) => t.id),
-    );
-    await this.setPaused(series, true);
+    await together(this.em, async (em) => {
+      await this.jobs.hold(em, 'take', idsOf(own));
+      await this.setPaused(series, true);
+    });
   }
 
   async goOn(series: Series, own: readonly Take[]): Promise<void> {
-    await this.setPaused(series, false);
-    await this.jobs.release(
-      'take',
-      own.filter(unfinished).map((t) => t.id),
-    );
+    await together(this.em, async (em) => {
+      await this.setPaused(series, false);
+      await this.jobs.release(em, 'take', idsOf(own));
+    });
   }
 
   /** Stops everything that waits or is rendered of a series; finished takes stay. */
   async stop(own: readonly Take[], series?: Series): Promise<void> {
-    for (const take of own.filter(unfinished)) await this.takes.cancel(take.id);
-    if (series) await this.setPaused(series, false);
+    await together(this.em, async () => {
+      await this.takes.stop(own);
+      if (series) await this.setPaused(series, false);
+    });
   }
 
   private async setPaused(series: Series, paused: boolean): Promise<void> {

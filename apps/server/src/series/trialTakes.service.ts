@@ -6,10 +6,11 @@ import { MixEntity, type MixInfluence, type MixState, type Quality, type SourceK
 import { SourcesService } from '../mixes/sources.service';
 import { MixesService } from '../mixes/mixes.service';
 import { MixVersionsService } from '../mixes/mixVersions.service';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { TakeEntity, type Take, type TakeTrial } from '../takes/take.entity';
-import { TakeQueue } from '../takes/takeQueue.service';
+import { TakeQueue, type TakeOrder } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
 import type { SeriesDto } from './series.dto';
 import type { Series, Shot } from './series.entity';
@@ -51,8 +52,8 @@ export class TrialTakesService {
     const mix = (await this.plans.planOf(series, [shot])).state;
     await this.mixes.check(plan.own.added);
     const trial: TakeTrial = { kind: 'mend', batch: randomUUID(), label, plan };
-    await this.ask(stateOfShot(mix, plan), lead?.quality ?? 'proof', series, shot, lead, trial);
-    return this.series.touched(series);
+    const order = await this.order(stateOfShot(mix, plan), lead?.quality ?? 'proof', series, shot, lead, trial);
+    return this.put(series, [order]);
   }
 
   /** Renders every shot with one influence of the mix coming from something else; words, seeds and all else are held. */
@@ -68,28 +69,45 @@ export class TrialTakesService {
     if (faults.length) throw Problem.invalid(faults);
     const label = (await this.sources.titles([{ of, referenceId }])).get(referenceId) ?? '';
     const trial: TakeTrial = { kind: 'swap', batch: randomUUID(), label, swap };
+    const orders: TakeOrder[] = [];
     for (const shot of shots) {
       const lead = leadOf(own.filter((t) => t.shotId === shot.id));
-      await this.ask(swapped(plan.stateOf(shot), swap), quality, series, shot, lead, trial);
+      orders.push(await this.order(swapped(plan.stateOf(shot), swap), quality, series, shot, lead, trial));
     }
+    return this.put(series, orders);
+  }
+
+  /** Puts tries into the queue, all of them or none. */
+  private async put(series: Series, orders: readonly TakeOrder[]): Promise<SeriesDto> {
+    await this.queue.put(orders);
     return this.series.touched(series);
   }
 
-  private async ask(
+  private async order(
     state: MixState,
     quality: Quality,
     series: Series,
     shot: Shot,
     lead: Take | undefined,
     trial: TakeTrial,
-  ): Promise<void> {
+  ): Promise<TakeOrder> {
     const request = (await this.queue.requests([state]))(state, quality);
     const links = { mixId: series.mixId, shotId: shot.id, fromTakeId: lead?.id, trial, priority: PRIORITY };
-    await this.queue.put(request, quality, state, links);
+    return { request, quality, made: state, ...links };
   }
 
   /** Keeps what was tried: the shot, or the mix, becomes what the tries were made from, and the tries become its takes. */
   async keep(seriesId: string, batch: string): Promise<SeriesDto> {
+    return this.touch(seriesId, () => this.keepAll(seriesId, batch));
+  }
+
+  /** Does something to a series in one transaction, and answers the series. */
+  private async touch(seriesId: string, act: () => Promise<void>): Promise<SeriesDto> {
+    await together(this.em, act);
+    return this.series.touched(await this.series.find(seriesId));
+  }
+
+  private async keepAll(seriesId: string, batch: string): Promise<void> {
     const series = await this.series.find(seriesId);
     const tries = await this.triesOf(seriesId, batch);
     const { swap } = tries[0].trial!;
@@ -107,12 +125,14 @@ export class TrialTakesService {
       if (keeper) keeper.keeper = false;
       if (keeper || trial.kind === 'mend') take.keeper = true;
     }
-    await this.em.flush();
-    return this.series.touched(series);
   }
 
   /** Takes back what was kept: shot, mix and keepers become what they were. */
   async takeBack(seriesId: string, batch: string): Promise<SeriesDto> {
+    return this.touch(seriesId, () => this.takeAllBack(seriesId, batch));
+  }
+
+  private async takeAllBack(seriesId: string, batch: string): Promise<void> {
     const series = await this.series.find(seriesId);
     const tries = await this.triesOf(seriesId, batch);
     const { swap, kept } = tries[0].trial!;
@@ -126,15 +146,17 @@ export class TrialTakesService {
       take.keeper = false;
       take.trial = trial;
     }
-    await this.em.flush();
-    return this.series.touched(series);
   }
 
   /** Throws tries away. */
   async drop(seriesId: string, batch: string): Promise<SeriesDto> {
-    const series = await this.series.find(seriesId);
-    for (const take of await this.triesOf(seriesId, batch)) if (!take.trial!.kept) await this.takes.remove(take.id);
-    return this.series.touched(series);
+    return this.touch(seriesId, async () => {
+      const tries = await this.triesOf(seriesId, batch);
+      await this.takes.stop(
+        tries.filter((t) => !t.trial!.kept),
+        true,
+      );
+    });
   }
 
   private async triesOf(seriesId: string, batch: string): Promise<Take[]> {

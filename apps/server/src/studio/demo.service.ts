@@ -37,6 +37,8 @@ const UPRIGHT = { width: 480, height: 600 };
 @Injectable()
 export class DemoService implements JobHandler, OnModuleInit {
   readonly concurrency = 1;
+  readonly waits = true;
+  readonly keepsRecord = true;
 
   constructor(
     @Inject(CONFIG) private readonly config: Config,
@@ -71,7 +73,7 @@ export class DemoService implements JobHandler, OnModuleInit {
     const pictures = DEMO_PICTURES.map((p) => p.key);
     // the mix comes as soon as its pictures are there, so that takes are rendered while the rest is drawn
     const subjects = [...pictures.slice(0, MIX_NEEDS), 'mix', ...pictures.slice(MIX_NEEDS), 'sheets', 'series'];
-    for (const subject of subjects) await this.jobs.enqueue(em, { kind: 'demo', subject, priority: 5 });
+    await this.jobs.enqueue(em, ...subjects.map((subject) => ({ kind: 'demo', subject, priority: 5 })));
   }
 
   /** How much of the demo is drawn. */

@@ -23,7 +23,8 @@ export class StudioDto {
   @ApiProperty() name!: string;
   @ApiProperty({ type: EngineDto }) engine!: EngineDto;
   @ApiProperty({ type: DemoDto }) demo!: DemoDto;
-  @ApiProperty({ type: [String], description: 'ids of the takes in line, in their order' }) line!: string[];
+  @ApiProperty({ type: [String], description: 'ids of the takes in the queue, in their order' }) line!: string[];
+  @ApiProperty({ description: 'the disk is full: the queue waits until there is room' }) waitsForRoom!: boolean;
 }
 
 @ApiTags('studio')
@@ -44,6 +45,7 @@ export class StudioController {
       engine: { name, version, gives: [...gives] },
       demo: await this.demo.progress(this.em),
       line: await this.jobs.line('take'),
+      waitsForRoom: this.jobs.waitsForRoom,
     };
   }
 }

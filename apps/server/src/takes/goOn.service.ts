@@ -8,7 +8,7 @@ import { Problem } from '../platform/problems/problem';
 import { aspectOf } from './renderPlan';
 import type { TakeDto } from './take.dto';
 import type { Take } from './take.entity';
-import { ENGINE, TakeQueue } from './takeQueue.service';
+import { ENGINE, TakeQueue, type TakeOrder } from './takeQueue.service';
 import { TakesService } from './takes.service';
 
 /** How far an enlargement goes from the picture that it enlarges, and a variation from the one that it varies. */
@@ -37,31 +37,20 @@ export class GoOnService {
       );
     const start = { content: take.pictureHash!, change: ENLARGED };
     const { mask: _, ...rest } = request;
-    return this.goOnFrom(take, { ...rest, width, height, start }, width > 900 || height > 900 ? 'print' : 'proof');
+    const quality = width > 900 || height > 900 ? 'print' : 'proof';
+    const asked = await this.queue.put([orderFrom(take, { ...rest, width, height, start }, quality)]);
+    return (await this.takes.present(asked))[0];
   }
 
   /** Variations: they start from the take and take another way. */
   async more(id: string, count: number): Promise<TakeDto[]> {
     const take = await this.finished(id);
     const { request } = take.origin;
-    const out: TakeDto[] = [];
-    for (let k = 1; k <= count; k++) {
-      const seed = (request.seed + 101 * k) % 0x100000000;
-      const start = { content: take.pictureHash!, change: VARIED };
-      out.push(await this.goOnFrom(take, { ...request, seed, start }, take.quality));
-    }
-    return out;
-  }
-
-  private async goOnFrom(take: Take, request: RenderRequest, quality: Quality): Promise<TakeDto> {
-    const { influences, settings } = take.origin;
-    const links = { mixId: take.mixId ?? undefined, fromTakeId: take.id };
-    const made =
-      settings && request.start
-        ? { ...settings, start: { of: 'take' as const, id: take.id, change: request.start.change } }
-        : settings;
-    const asked = await this.queue.put(request, quality, { influences, settings: made }, links);
-    return (await this.takes.present([asked]))[0];
+    const start = { content: take.pictureHash!, change: VARIED };
+    const orders = Array.from({ length: count }, (_, k) =>
+      orderFrom(take, { ...request, seed: (request.seed + 101 * (k + 1)) % 0x100000000, start }, take.quality),
+    );
+    return this.takes.present(await this.queue.put(orders));
   }
 
   private async finished(id: string): Promise<Take> {
@@ -94,4 +83,12 @@ export class GoOnService {
       influences: await this.mixes.present(influences),
     });
   }
+}
+
+/** A take that goes on from another one. */
+function orderFrom(take: Take, request: RenderRequest, quality: Quality): TakeOrder {
+  const { influences, settings } = take.origin;
+  const start = request.start && { of: 'take' as const, id: take.id, change: request.start.change };
+  const made = { influences, settings: settings && start ? { ...settings, start } : settings };
+  return { request, quality, made, mixId: take.mixId ?? undefined, fromTakeId: take.id };
 }

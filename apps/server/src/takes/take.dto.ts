@@ -1,12 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { REMARKS, UNASKED_KINDS, type RemarkKind, type UnaskedKind } from '@urbild/core';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { FaceFrame } from '@urbild/engine';
 import { blobUrl } from '../library/reference.dto';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { aspectOf } from './renderPlan';
 import type { Take, TakeStatus } from './take.entity';
+import { IsId, Optional } from '../platform/input/decorators';
 
 export class TextSpanDto {
   @ApiProperty() start!: number;
@@ -95,31 +96,29 @@ export class TakeDto {
 
 /** A take that is asked for. */
 export class NewTakeDto {
-  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty() @IsId() mixId!: string;
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
-  @IsOptional()
+  @Optional()
   @IsIn(QUALITIES)
   quality?: Quality;
   @ApiProperty({ required: false, description: "the mix's own when absent" })
-  @IsOptional()
+  @Optional()
   @IsInt()
   @Min(0)
   @Max(0xffffffff)
   seed?: number;
   @ApiProperty({ required: false, description: "the mix's own when absent" })
-  @IsOptional()
+  @Optional()
   @IsString()
   @MaxLength(2000)
   prompt?: string;
   @ApiProperty({ required: false, description: 'leave this influence out' })
-  @IsOptional()
-  @IsString()
-  @Length(1, 60)
+  @Optional()
+  @IsId()
   without?: string;
   @ApiProperty({ required: false, description: 'the take that this one goes on from' })
-  @IsOptional()
-  @IsString()
-  @Length(1, 60)
+  @Optional()
+  @IsId()
   from?: string;
 }
 
@@ -147,10 +146,10 @@ export class WorkedDto {
 
 export class ChangeTakeDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() keeper?: boolean;
-  @ApiProperty({ required: false, minimum: 0, maximum: 5 }) @IsOptional() @IsInt() @Min(0) @Max(5) rating?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() rejected?: boolean;
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @MaxLength(2000) note?: string;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() keeper?: boolean;
+  @ApiProperty({ required: false, minimum: 0, maximum: 5 }) @Optional() @IsInt() @Min(0) @Max(5) rating?: number;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() rejected?: boolean;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(2000) note?: string;
 }
 
 /** The box of a head, from the middle of its eyes to its chin: twice that high, hair included. */

@@ -2,6 +2,7 @@ import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Arrival, ShotPlan, TextSpan, Unasked, UnderstoodSpan } from '@urbild/core';
 import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { MixInfluence, MixSettings, Quality, SourceKind } from '../mixes/mix.entity';
+import { NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB } from '../platform/blobs/blobFields';
 
 export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';
 
@@ -59,14 +60,16 @@ export const TakeEntity = defineEntity({
     shotId: p.string().nullable().index(),
     isControl: p.boolean(),
     controlId: p.string().nullable().index(),
+    /** False for takes that are not measured against a control, as frames of sequences. */
+    controlled: p.boolean(),
     quality: p.string().$type<Quality>(),
     status: p.string().$type<TakeStatus>().index(),
     /** SHA-256 of request and engine: equal hashes are equal pictures. */
-    requestHash: p.string().index(),
-    origin: p.json<TakeOrigin>(),
-    pictureHash: p.string().nullable(),
-    thumbnailHash: p.string().nullable(),
-    descriptorsHash: p.string().nullable(),
+    requestHash: p.string().index().comment(NO_BLOB),
+    origin: p.json<TakeOrigin>().comment(NAMES_BLOBS_INSIDE),
+    pictureHash: p.string().nullable().comment(NAMES_BLOB),
+    thumbnailHash: p.string().nullable().comment(NAMES_BLOB),
+    descriptorsHash: p.string().nullable().comment(NAMES_BLOB),
     shares: p.json<readonly ShareRecord[]>().nullable(),
     understood: p.json<readonly UnderstoodSpan[]>().nullable(),
     unheard: p.json<readonly TextSpan[]>().nullable(),
@@ -80,7 +83,7 @@ export const TakeEntity = defineEntity({
     /** The take that somebody went on from. */
     fromTakeId: p.string().nullable(),
     /** A try for its shot; absent for ordinary takes. */
-    trial: p.json<TakeTrial>().nullable(),
+    trial: p.json<TakeTrial>().nullable().comment(NAMES_BLOBS_INSIDE),
     createdAt: p.datetime().index(),
     finishedAt: p.datetime().nullable(),
     deletedAt: p.datetime().nullable(),

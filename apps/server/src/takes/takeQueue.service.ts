@@ -1,9 +1,11 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
+import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { BuiltInEngine, type RenderRequest } from '@urbild/engine';
 import { randomUUID } from 'crypto';
 import type { MixState, Quality } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
@@ -13,8 +15,11 @@ import { TakeEntity, type Take, type TakeOrigin, type TakeTrial } from './take.e
 /** The engine that takes are rendered by. */
 export const ENGINE = new BuiltInEngine().capabilities();
 
-/** How many takes may wait at once. */
-const LINE_LIMIT = 400;
+/** How many takes may wait or be rendered at once. */
+export const MOST_WAITING = 400;
+
+/** Smaller goes first. */
+const USUAL_PRIORITY: Readonly<Record<Quality, number>> = { draft: 0, proof: 1, print: 2 };
 
 /** What a take belongs to, and how soon it is rendered. */
 export interface TakeLinks {
@@ -28,10 +33,17 @@ export interface TakeLinks {
   readonly priority?: number;
 }
 
+/** A take that is asked for, with its whole request. */
+export interface TakeOrder extends TakeLinks {
+  readonly request: RenderRequest;
+  readonly quality: Quality;
+  readonly made: Pick<TakeOrigin, 'influences' | 'settings'>;
+}
+
 /** Makes the requests of states whose influences were looked up together, without asking the database again. */
 export type RequestMaker = (state: MixState, quality: Quality) => RenderRequest;
 
-/** Puts takes in line. */
+/** Puts takes into the queue. */
 @Injectable()
 export class TakeQueue {
   constructor(
@@ -56,52 +68,82 @@ export class TakeQueue {
     return (state, quality) => requestFor(state, sources, { quality, start }, cast);
   }
 
-  /** Puts a take of a mix in line, or of settings that belong to none. */
+  /** Puts a take of a mix into the queue, or of settings that belong to none. */
   async ask(
     mix: MixState & { readonly id?: string },
     quality: Quality,
     { prompt, seed, ...links }: TakeLinks & { readonly prompt?: string; readonly seed?: number } = {},
   ): Promise<Take> {
     const request = await this.request(mix, quality, prompt, seed);
-    return this.put(request, quality, mix, { mixId: mix.id, ...links });
+    return (await this.put([{ request, quality, made: mix, mixId: mix.id, ...links }]))[0];
   }
 
-  /** Puts a take of a whole request in line. Throws a {@link Problem} when too many wait. */
-  async put(
+  /** Puts takes into the queue, all of them or none. Throws a {@link Problem} when too many would wait. */
+  async put(orders: readonly TakeOrder[]): Promise<Take[]> {
+    const takes = await together(this.em, async (em) => {
+      await this.makeRoom(em, orders.length);
+      const controls = new Map<string, Take>();
+      const made: Take[] = [];
+      for (const order of orders) made.push(await this.take(em, order, controls));
+      await this.jobs.enqueue(
+        em,
+        ...made.map((take, k) => ({
+          kind: 'take',
+          subject: take.id,
+          priority: orders[k].priority ?? USUAL_PRIORITY[take.quality],
+        })),
+      );
+      return made;
+    });
+    for (const { id } of takes) this.events.publish({ type: 'take', id, status: 'queued' });
+    return takes;
+  }
+
+  /** Gives a take its control anew, when it is to be tried again. */
+  async controlFor(em: Manager, take: Take): Promise<void> {
+    const { request } = take.origin;
+    if (!take.controlId && !isControl(request) && take.controlled)
+      take.controlId = (await this.controlOf(em, request, take.quality, new Map())).id;
+  }
+
+  private async makeRoom(em: Manager, wanted: number): Promise<void> {
+    const waiting = await this.jobs.unfinished(em, 'take');
+    if (waiting + wanted <= MOST_WAITING) return;
+    const asked = wanted === 1 ? 'One more' : `${wanted} more`;
+    throw Problem.busy(
+      `${waiting} takes are in the queue already, and at most ${MOST_WAITING} may be. ${asked} would be too many, so nothing was started. Let some finish, or stop them.`,
+    );
+  }
+
+  private async take(em: Manager, order: TakeOrder, controls: Map<string, Take>): Promise<Take> {
+    const { request, quality, made, mixId, shotId, fromTakeId, trial, controlled = true } = order;
+    const control =
+      isControl(request) || !controlled ? undefined : await this.controlOf(em, request, quality, controls);
+    return em.create(TakeEntity, {
+      ...fields(request, quality, made),
+      mixId: mixId ?? null,
+      shotId: shotId ?? null,
+      fromTakeId: fromTakeId ?? null,
+      trial: trial ?? null,
+      controlId: control?.id ?? null,
+      controlled,
+    });
+  }
+
+  /** The control of a request: one for all takes with the same words, seed and size; `made` are those that are not written yet. */
+  private async controlOf(
+    em: Manager,
     request: RenderRequest,
     quality: Quality,
-    made: Pick<TakeOrigin, 'influences' | 'settings'>,
-    { priority, controlled = true, ...links }: TakeLinks,
+    made: Map<string, Take>,
   ): Promise<Take> {
-    const waiting = await this.em.count(TakeEntity, { status: 'queued', deletedAt: null });
-    if (waiting >= LINE_LIMIT) throw Problem.busy(`${waiting} takes wait already. Let some finish, or cancel them.`);
-    const control = isControl(request) || !controlled ? undefined : await this.controlOf(request, quality);
-    const take = this.em.create(TakeEntity, {
-      ...fields(request, quality, made),
-      mixId: links.mixId ?? null,
-      shotId: links.shotId ?? null,
-      fromTakeId: links.fromTakeId ?? null,
-      trial: links.trial ?? null,
-      controlId: control?.id ?? null,
-    });
-    await this.jobs.enqueue(this.em, {
-      kind: 'take',
-      subject: take.id,
-      priority: priority ?? (quality === 'draft' ? 0 : quality === 'proof' ? 1 : 2),
-    });
-    this.events.publish({ type: 'take', id: take.id, status: 'queued' });
-    return take;
-  }
-
-  /** The control of a request: one for all takes with the same words, seed and size. */
-  private async controlOf(request: RenderRequest, quality: Quality): Promise<Take> {
     const plain = controlRequest(request);
-    const known = await this.em.findOne(TakeEntity, {
-      isControl: true,
-      requestHash: requestHash(plain, ENGINE),
-      deletedAt: null,
-    });
-    return known ?? this.em.create(TakeEntity, { ...fields(plain, quality, { influences: [] }), isControl: true });
+    const hash = requestHash(plain, ENGINE);
+    const known =
+      made.get(hash) ?? (await em.findOne(TakeEntity, { isControl: true, requestHash: hash, deletedAt: null }));
+    const control = known ?? em.create(TakeEntity, { ...fields(plain, quality, { influences: [] }), isControl: true });
+    made.set(hash, control);
+    return control;
   }
 }
 
@@ -117,6 +159,7 @@ function fields(
     controlId: null,
     fromTakeId: null,
     isControl: false,
+    controlled: true,
     quality,
     status: 'queued' as const,
     requestHash: requestHash(request, ENGINE),

@@ -5,12 +5,15 @@ import { blobUrl } from '../library/reference.dto';
 import { SourcesService } from '../mixes/sources.service';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { CONFIG, type Config } from '../platform/config';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobCancelled, JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import type { MeasuredReference, WorkerProgress } from '../platform/workers/tasks';
 import { WorkersService, type RunningRender } from '../platform/workers/workers.service';
+import { endControls } from './endTakes';
 import { TakeEntity, type Take } from './take.entity';
+import { TakeQueue } from './takeQueue.service';
 
 /** The part of a take's progress that its control takes, where the control is not there yet. */
 const CONTROL_PART = 0.3;
@@ -20,6 +23,8 @@ const CONTROL_PART = 0.3;
 export class TakeRenderer implements JobHandler, OnModuleInit {
   readonly concurrency: number;
   private readonly running = new Map<string, RunningRender>();
+  /** Takes whose job is being done, and those among them that somebody has stopped. */
+  private readonly active = new Set<string>();
   private readonly stopped = new Set<string>();
 
   constructor(
@@ -29,6 +34,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     private readonly blobs: BlobStore,
     private readonly events: EventsService,
     private readonly sources: SourcesService,
+    private readonly queue: TakeQueue,
   ) {
     this.concurrency = config.renderThreads;
   }
@@ -37,53 +43,67 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     this.jobs.register('take', this);
   }
 
-  /** Stops a take, whether its render has reached a thread already or is just on its way there. */
+  /** Stops a take, whether its render has reached a thread already or is just on its way there; nothing for one that does not run. */
   stop(takeId: string): void {
+    if (!this.active.has(takeId)) return;
     this.stopped.add(takeId);
     this.running.get(takeId)?.stop();
   }
 
   async run(job: Job, em: EntityManager): Promise<void> {
-    const take = await em.findOne(TakeEntity, { id: job.subject });
-    if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) {
+    this.active.add(job.subject);
+    try {
+      await this.make(job.subject, em);
+    } catch (error) {
+      if (!this.stopped.has(job.subject)) throw error;
+      // a take that was stopped while it was being written: what was written of it is not wanted any more
+      const unfinished = { id: job.subject, status: { $in: ['queued', 'rendering'] as const } };
+      await em.fork().nativeUpdate(TakeEntity, unfinished as never, { status: 'cancelled' });
+      throw new JobCancelled();
+    } finally {
+      this.running.delete(job.subject);
+      this.active.delete(job.subject);
       this.stopped.delete(job.subject);
-      return;
     }
+  }
+
+  private async make(id: string, em: EntityManager): Promise<void> {
+    const take = await em.findOne(TakeEntity, { id });
+    if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) return;
     take.status = 'rendering';
     await em.flush();
     this.events.publish({ type: 'take', id: take.id, status: 'rendering' });
-    try {
-      const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
-      const needsControl = !!control && control.status !== 'done';
-      if (control && needsControl) await this.render(em, control, take.id, undefined, 0, CONTROL_PART);
-      const twin = await em.findOne(TakeEntity, {
-        requestHash: take.requestHash,
-        status: 'done',
-        id: { $ne: take.id },
-      });
-      if (twin) copyResult(twin, take);
-      else await this.render(em, take, take.id, control ?? undefined, needsControl ? CONTROL_PART : 0, 1);
-    } catch (error) {
-      if (this.stopped.has(take.id)) {
-        await em.fork().nativeUpdate(TakeEntity, { id: take.id }, { status: 'cancelled' });
-        throw new JobCancelled();
-      }
-      throw error;
-    } finally {
-      this.running.delete(take.id);
-      this.stopped.delete(take.id);
-    }
+    const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
+    const needsControl = !!control && control.status !== 'done';
+    if (control && needsControl) await this.render(em, control, take.id, undefined, 0, CONTROL_PART);
+    const twin = await em.findOne(TakeEntity, {
+      requestHash: take.requestHash,
+      status: 'done',
+      id: { $ne: take.id },
+    });
+    if (twin) copyResult(twin, take);
+    else await this.render(em, take, take.id, control ?? undefined, needsControl ? CONTROL_PART : 0, 1);
     await em.flush();
     this.events.publish({ type: 'take', id: take.id, status: 'done' });
   }
 
   async failed(job: Job, error: Error, em: EntityManager): Promise<void> {
-    await em.nativeUpdate(
-      TakeEntity,
-      { id: job.subject },
-      { status: 'failed', error: `The engine stopped: ${error.message}`, finishedAt: new Date() },
-    );
+    await together(em, async (tx) => {
+      const take = await tx.findOne(TakeEntity, { id: job.subject });
+      if (!take) return;
+      Object.assign(take, { status: 'failed', error: `It was not rendered: ${error.message}`, finishedAt: new Date() });
+      await tx.flush();
+      await endControls(tx, [take.controlId]);
+    });
     this.events.publish({ type: 'take', id: job.subject, status: 'failed' });
+  }
+
+  async again(job: Job, em: EntityManager): Promise<void> {
+    const take = await em.findOne(TakeEntity, { id: job.subject });
+    if (!take) return;
+    Object.assign(take, { status: 'queued', error: null, finishedAt: null });
+    await this.queue.controlFor(em, take);
+    this.events.publish({ type: 'take', id: take.id, status: 'queued' });
   }
 
   /** Renders one picture; progress is told under the id of the take that somebody waits for. */

@@ -1,12 +1,14 @@
-import { EntityManager } from '@mikro-orm/better-sqlite';
+import { EntityManager, type SqlEntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
 import { MixEntity, type MixState, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { ShotEntity } from '../series/series.entity';
+import { dropTakes, endControls, oldDrafts } from './endTakes';
 import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue, type TakeLinks } from './takeQueue.service';
@@ -26,7 +28,7 @@ export class TakesService {
 
   /** Finished takes that a reference, look or character had a part in, newest first. */
   async madeWith(id: string): Promise<TakeDto[]> {
-    const rows = await this.em.getConnection().execute<{ id: string }[]>(
+    const rows = await this.em.execute<{ id: string }[]>(
       `select t.id from take t, json_each(t.origin, '$.influences') e
        where t.deleted_at is null and t.status = 'done' and t.quality <> 'draft' and e.value->>'referenceId' = ?
        group by t.id order by max(t.created_at) desc limit 60`,
@@ -43,7 +45,7 @@ export class TakesService {
   /** The weights with which references, looks and characters were in kept takes: from the lowest to the highest. */
   async worked(ids: readonly string[]): Promise<WorkedDto[]> {
     if (!ids.length) return [];
-    return this.em.getConnection().execute<WorkedDto[]>(
+    return this.em.execute<WorkedDto[]>(
       `select e.value->>'referenceId' as referenceId, min(e.value->>'weight') as low, max(e.value->>'weight') as high,
          count(distinct t.id) as count
        from take t, json_each(t.origin, '$.influences') e
@@ -94,11 +96,15 @@ export class TakesService {
     const mix = await this.em.findOne(MixEntity, { id: wish.mixId, deletedAt: null });
     if (!mix) throw Problem.notFound('This mix');
     const quality = wish.quality ?? 'proof';
-    if (quality === 'draft') await this.dropDrafts(mix.id);
     const used = wish.without ? mix.influences.filter((i) => i.id !== wish.without) : mix.influences;
-    if (quality !== 'draft') await this.versions.note(mix);
     const { prompt, seed, from } = wish;
-    const take = await this.queue.ask({ ...mix, influences: used }, quality, { prompt, seed, fromTakeId: from });
+    const { take, dropped } = await together(this.em, async (em) => {
+      if (quality !== 'draft') await this.versions.note(mix);
+      const dropped = quality === 'draft' ? await this.dropDrafts(em, mix.id) : [];
+      const take = await this.queue.ask({ ...mix, influences: used }, quality, { prompt, seed, fromTakeId: from });
+      return { take, dropped };
+    });
+    this.ended(dropped);
     return (await this.present([take]))[0];
   }
 
@@ -115,7 +121,7 @@ export class TakesService {
 
   async cancel(id: string): Promise<TakeDto> {
     const take = await this.find(id);
-    await this.stop(take);
+    await this.stop([take]);
     return (await this.present([take]))[0];
   }
 
@@ -145,34 +151,58 @@ export class TakesService {
   }
 
   async remove(id: string): Promise<void> {
-    const take = await this.find(id);
-    await this.stop(take);
-    take.deletedAt = new Date();
-    await this.em.flush();
-    this.events.publish({ type: 'take', id, status: take.status });
+    await this.stop([await this.find(id)], true);
   }
 
-  private async stop(take: Take): Promise<void> {
-    if (take.status !== 'queued' && take.status !== 'rendering') return;
-    await this.jobs.cancelQueued('take', take.id);
-    this.renderer.stop(take.id);
-    take.status = 'cancelled';
-    await this.em.flush();
-    this.events.publish({ type: 'take', id: take.id, status: 'cancelled' });
+  /** Stops takes that are not finished, all together; removes them too when told so. Finished ones are only removed. */
+  async stop(takes: readonly Take[], remove = false): Promise<void> {
+    const open = takes.filter(({ status }) => status === 'queued' || status === 'rendering');
+    if (!open.length && !remove) return;
+    await together(this.em, async (em) => {
+      await this.jobs.cancelQueued(
+        em,
+        'take',
+        open.map((t) => t.id),
+      );
+      for (const take of open) take.status = 'cancelled';
+      if (remove) for (const take of takes) take.deletedAt = new Date();
+      await em.flush();
+      await endControls(
+        em,
+        open.map((t) => t.controlId),
+      );
+    });
+    this.ended(open);
+    if (remove)
+      for (const { id, status } of takes.filter((t) => !open.includes(t)))
+        this.events.publish({ type: 'take', id, status });
   }
 
-  private async dropDrafts(mixId: string): Promise<void> {
-    const old = await this.em.find(TakeEntity, {
+  /** Tells renders and everybody who looks that takes have ended. */
+  private ended(takes: readonly { readonly id: string }[]): void {
+    for (const { id } of takes) {
+      this.renderer.stop(id);
+      this.events.publish({ type: 'take', id, status: 'cancelled' });
+    }
+  }
+
+  /** A new draft takes the place of those that are not finished, and of the oldest when there are many. They go for good. */
+  private async dropDrafts(em: SqlEntityManager, mixId: string): Promise<readonly { readonly id: string }[]> {
+    const unfinished = await em.find(TakeEntity, {
       mixId,
       quality: 'draft',
+      shotId: null,
       status: { $in: ['queued', 'rendering'] },
       deletedAt: null,
     });
-    for (const take of old) {
-      await this.stop(take);
-      take.deletedAt = new Date();
-    }
-    await this.em.flush();
+    await this.jobs.cancelQueued(
+      em,
+      'take',
+      unfinished.map((t) => t.id),
+    );
+    await dropTakes(em, [...unfinished, ...(await oldDrafts(em, mixId))]);
+    unfinished.forEach((take) => em.getUnitOfWork().unsetIdentity(take));
+    return unfinished;
   }
 
   /** Takes with their controls, as they leave the server. */

@@ -31,6 +31,7 @@ export async function openStudio(dataDir?: string, options: { readonly vision?: 
     demo: false,
     renderThreads: 1,
     quiet: true,
+    backups: false,
     vision: options.vision ?? false,
   });
   const server = (await app.listen(0, '127.0.0.1')) as Server;

@@ -4,6 +4,7 @@ import { Injectable, OnModuleInit } from '@nestjs/common';
 import { solveStep, stateOfShot, type Trial } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixesService } from '../mixes/mixes.service';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
@@ -23,6 +24,7 @@ const LOOK = 60;
 @Injectable()
 export class SolvesService implements JobHandler, OnModuleInit {
   readonly concurrency = 1;
+  readonly waits = true;
 
   constructor(
     private readonly em: EntityManager,
@@ -44,24 +46,27 @@ export class SolvesService implements JobHandler, OnModuleInit {
     if (missing.length)
       throw Problem.invalid(missing.map((t) => ({ field: 'targets', message: `${t.influence} is not in the mix` })));
     const asked = new Set(targets.map((t) => t.influence));
-    const solve = this.em.create(SolveEntity, {
-      id: randomUUID(),
-      mixId,
-      state: {
-        prompt,
-        avoid,
-        settings,
-        influences: influences.map((i) => (asked.has(i.id) ? { ...i, on: true } : i)),
-      },
-      shots: await this.shots.of(seriesId, shotIds),
-      targets: { arrivals: Object.fromEntries(targets.map((t) => [t.influence, t.arrival])), wordsKept },
-      path: [],
-      status: 'running',
-      reason: '',
-      createdAt: new Date(),
-      version: 1,
+    const solve = await together(this.em, async (em) => {
+      const made = em.create(SolveEntity, {
+        id: randomUUID(),
+        mixId,
+        state: {
+          prompt,
+          avoid,
+          settings,
+          influences: influences.map((i) => (asked.has(i.id) ? { ...i, on: true } : i)),
+        },
+        shots: await this.shots.of(seriesId, shotIds),
+        targets: { arrivals: Object.fromEntries(targets.map((t) => [t.influence, t.arrival])), wordsKept },
+        path: [],
+        status: 'running',
+        reason: '',
+        createdAt: new Date(),
+        version: 1,
+      });
+      await this.jobs.enqueue(em, { kind: 'solve', subject: made.id, priority: PRIORITY });
+      return made;
     });
-    await this.jobs.enqueue(this.em as Manager, { kind: 'solve', subject: solve.id, priority: PRIORITY });
     return this.present(solve);
   }
 
@@ -115,6 +120,11 @@ export class SolvesService implements JobHandler, OnModuleInit {
       const trial = { ...meanTrial(takes, weights), takeId: takes[0].id };
       await this.note(em, job.subject, { path: [...solve.path, trial] });
     }
+  }
+
+  async again(job: Job, em: Manager): Promise<void> {
+    await em.nativeUpdate(SolveEntity, { id: job.subject }, { status: 'running', reason: '' });
+    this.events.publish({ type: 'solve', id: job.subject });
   }
 
   async failed(job: Job, error: Error, em: Manager): Promise<void> {

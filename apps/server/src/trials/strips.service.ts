@@ -4,10 +4,12 @@ import { axisFault, cellsOf, stateOfShot } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import type { MixState } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
+import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { TakesService } from '../takes/takes.service';
-import { TakeQueue } from '../takes/takeQueue.service';
+import { TakeEntity } from '../takes/take.entity';
+import { TakeQueue, type TakeOrder } from '../takes/takeQueue.service';
 import type { NewStripDto, StripDto } from './trial.dto';
 import { TrialShotsService } from './trialShots.service';
 import { StripEntity, type Strip } from './trial.entity';
@@ -57,7 +59,7 @@ export class StripsService {
     return this.present(await this.find(id));
   }
 
-  /** Puts a take in line for every cell. Throws a {@link Problem} for axes that the mix does not have. */
+  /** Puts a take into the queue for every cell. Throws a {@link Problem} for axes that the mix does not have. */
   async create({ mixId, name, axes, quality = 'draft', seriesId, shotIds }: NewStripDto): Promise<StripDto> {
     const { prompt, avoid, settings, influences } = await this.mixes.find(mixId);
     const state: MixState = { prompt, avoid, settings, influences };
@@ -76,21 +78,23 @@ export class StripsService {
       ]);
     const strange = await this.mixes.faultsOf(cells.flatMap((c) => c.influences));
     if (strange.length) throw Problem.invalid(strange);
-    const takeIds: string[] = [];
-    for (const cell of cells) takeIds.push((await this.queue.ask(cell, quality, { priority: PRIORITY })).id);
-    const strip = this.em.create(StripEntity, {
-      id: randomUUID(),
-      mixId,
-      name: name ?? axes.map((a) => a.setting).join(' and '),
-      state,
-      axes,
-      quality,
-      shots,
-      takeIds,
-      createdAt: new Date(),
-      version: 1,
-    });
-    await this.em.flush();
+    const orders: TakeOrder[] = [];
+    for (const cell of cells)
+      orders.push({ request: await this.queue.request(cell, quality), quality, made: cell, priority: PRIORITY });
+    const strip = await together(this.em, async (em) =>
+      em.create(StripEntity, {
+        id: randomUUID(),
+        mixId,
+        name: name ?? axes.map((a) => a.setting).join(' and '),
+        state,
+        axes,
+        quality,
+        shots,
+        takeIds: (await this.queue.put(orders)).map((take) => take.id),
+        createdAt: new Date(),
+        version: 1,
+      }),
+    );
     this.events.publish({ type: 'strip', id: strip.id });
     return this.present(strip);
   }
@@ -100,9 +104,10 @@ export class StripsService {
     const strip = await this.find(id);
     const states = cellsOf(strip.state, strip.axes);
     if (cell >= states.length) throw Problem.notFound('This cell');
-    const take = await this.queue.ask(states[cell], 'proof');
-    strip.takeIds = strip.takeIds.map((old, k) => (k === cell ? take.id : old));
-    await this.em.flush();
+    await together(this.em, async () => {
+      const take = await this.queue.ask(states[cell], 'proof');
+      strip.takeIds = strip.takeIds.map((old, k) => (k === cell ? take.id : old));
+    });
     this.events.publish({ type: 'strip', id });
     return this.present(strip);
   }
@@ -110,9 +115,10 @@ export class StripsService {
   /** Puts a strip away and stops what is not rendered yet. */
   async remove(id: string): Promise<void> {
     const strip = await this.find(id);
-    for (const takeId of strip.takeIds) await this.takes.cancel(takeId).catch(() => undefined);
-    strip.deletedAt = new Date();
-    await this.em.flush();
+    await together(this.em, async (em) => {
+      await this.takes.stop(await em.find(TakeEntity, { id: { $in: [...strip.takeIds] } }));
+      strip.deletedAt = new Date();
+    });
     this.events.publish({ type: 'strip', id });
   }
 

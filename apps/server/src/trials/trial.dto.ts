@@ -1,6 +1,5 @@
 import { ApiProperty, getSchemaPath, ApiExtraModels } from '@nestjs/swagger';
 import { AXIS_SETTINGS, MOST_VALUES, type AxisSetting } from '@urbild/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -8,30 +7,27 @@ import {
   IsIn,
   IsInt,
   IsNumber,
-  IsOptional,
   IsString,
   Length,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { TakeDto } from '../takes/take.dto';
 import { SOLVE_STATES, type SolveState } from './trial.entity';
+import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
 /** One axis of a test strip: docs/formats/test-strip.md. */
 export class AxisDto {
   @ApiProperty({ enum: AXIS_SETTINGS, enumName: 'AxisSetting' }) @IsIn(AXIS_SETTINGS) setting!: AxisSetting;
   @ApiProperty({ required: false, description: 'the influence whose setting it is' })
-  @IsOptional()
-  @IsString()
-  @Length(1, 60)
+  @Optional()
+  @IsId()
   influence?: string;
   @ApiProperty({ required: false, description: 'of a fade: the influence that comes' })
-  @IsOptional()
-  @IsString()
-  @Length(1, 60)
+  @Optional()
+  @IsId()
   other?: string;
   @ApiProperty({ type: 'array', items: { oneOf: [{ type: 'number' }, { type: 'string', maxLength: 2000 }] } })
   @IsArray()
@@ -45,33 +41,27 @@ export const MOST_TRIAL_SHOTS = 6;
 
 /** What may be tried over several shots of a series instead of the mix's own prompt. */
 class OverShotsDto {
-  @ApiProperty() @IsString() @Length(1, 60) mixId!: string;
+  @ApiProperty() @IsId() mixId!: string;
   @ApiProperty({ required: false, description: 'the series whose shots these are' })
-  @IsOptional()
-  @IsString()
-  @Length(1, 60)
+  @Optional()
+  @IsId()
   seriesId?: string;
   @ApiProperty({ type: [String], required: false, description: 'shots of the series' })
-  @IsOptional()
+  @Optional()
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(MOST_TRIAL_SHOTS)
-  @IsString({ each: true })
-  @Length(1, 60, { each: true })
+  @IsId({ each: true })
   shotIds?: string[];
 }
 
 export class NewStripDto extends OverShotsDto {
-  @ApiProperty({ required: false }) @IsOptional() @IsString() @Length(1, 120) name?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) name?: string;
   @ApiProperty({ type: [AxisDto], description: 'one axis, or two for a table' })
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(2)
-  @ValidateNested({ each: true })
-  @Type(() => AxisDto)
+  @NestedList(() => AxisDto, { least: 1, most: 2 })
   axes!: AxisDto[];
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
-  @IsOptional()
+  @Optional()
   @IsIn(QUALITIES)
   quality?: Quality;
 }
@@ -109,20 +99,16 @@ export class ProofCellDto {
 }
 
 export class TargetDto {
-  @ApiProperty() @IsString() @Length(1, 60) influence!: string;
+  @ApiProperty() @IsId() influence!: string;
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) arrival!: number;
 }
 
 export class NewSolveDto extends OverShotsDto {
   @ApiProperty({ type: [TargetDto] })
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(8)
-  @ValidateNested({ each: true })
-  @Type(() => TargetDto)
+  @NestedList(() => TargetDto, { least: 1, most: 8 })
   targets!: TargetDto[];
   @ApiProperty({ required: false, minimum: 0, maximum: 1, description: 'at least this much of the words' })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(1)

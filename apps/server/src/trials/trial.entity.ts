@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Axis, ShotPlan, Targets, Trial } from '@urbild/core';
 import type { MixInfluence, MixState, Quality } from '../mixes/mix.entity';
+import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** A shot over which something is tried, as it was then. */
 export interface TrialShot extends ShotPlan<MixInfluence> {
@@ -23,11 +24,11 @@ export const StripEntity = defineEntity({
     mixId: p.string().index(),
     name: p.string(),
     /** The mix as it was when the strip was made. */
-    state: p.json<MixState>(),
-    axes: p.json<readonly Axis[]>(),
+    state: p.json<MixState>().comment(NAMES_BLOBS_INSIDE),
+    axes: p.json<readonly Axis[]>().comment(NAMES_BLOBS_INSIDE),
     quality: p.string().$type<Quality>(),
     /** Of a strip over a series: each cell is these shots. */
-    shots: p.json<TrialShots>().nullable(),
+    shots: p.json<TrialShots>().nullable().comment(NAMES_BLOBS_INSIDE),
     /** One take per cell (and shot), row by row; a proof takes the place of its draft. */
     takeIds: p.json<readonly string[]>(),
     createdAt: p.datetime().index(),
@@ -52,9 +53,9 @@ export const SolveEntity = defineEntity({
   properties: {
     id: p.string().primary(),
     mixId: p.string().index(),
-    state: p.json<MixState>(),
+    state: p.json<MixState>().comment(NAMES_BLOBS_INSIDE),
     /** Of a search over a series: the arrivals are means over these shots. */
-    shots: p.json<TrialShots>().nullable(),
+    shots: p.json<TrialShots>().nullable().comment(NAMES_BLOBS_INSIDE),
     targets: p.json<Targets>(),
     path: p.json<readonly SolveTrial[]>(),
     status: p.string().$type<SolveState>(),

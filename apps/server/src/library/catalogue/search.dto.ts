@@ -1,21 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { srgbToLab } from '@urbild/core';
 import { Transform } from 'class-transformer';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator';
 import { KINDS, RIGHTS, type CheckState, type Kind, type RightsKind } from '../reference.entity';
 import { SORTS, type CatalogueQuery, type Sort } from './catalogue';
+import { IsId, Optional } from '../../platform/input/decorators';
 
 const STATES: readonly CheckState[] = ['fine', 'warning', 'serious'];
 const WAYS = ['content', 'style'] as const;
@@ -28,45 +17,44 @@ const optional = { required: false } as const;
 /** What is looked for in the library. */
 export class SearchQueryDto {
   @ApiProperty({ ...optional, description: 'all of them must occur in title, tags, notes or what the picture shows' })
-  @IsOptional()
+  @Optional()
   @IsString()
   @MaxLength(400)
   words?: string;
-  @ApiProperty({ ...optional, enum: KINDS, enumName: 'Kind' }) @IsOptional() @IsIn(KINDS) kind?: Kind;
-  @ApiProperty(optional) @IsOptional() @IsString() @Length(1, 60) tag?: string;
-  @ApiProperty({ ...optional, enum: RIGHTS, enumName: 'RightsKind' }) @IsOptional() @IsIn(RIGHTS) rights?: RightsKind;
-  @ApiProperty({ ...optional, enum: STATES, enumName: 'CheckState' }) @IsOptional() @IsIn(STATES) state?: CheckState;
+  @ApiProperty({ ...optional, enum: KINDS, enumName: 'Kind' }) @Optional() @IsIn(KINDS) kind?: Kind;
+  @ApiProperty(optional) @Optional() @IsString() @Length(1, 60) tag?: string;
+  @ApiProperty({ ...optional, enum: RIGHTS, enumName: 'RightsKind' }) @Optional() @IsIn(RIGHTS) rights?: RightsKind;
+  @ApiProperty({ ...optional, enum: STATES, enumName: 'CheckState' }) @Optional() @IsIn(STATES) state?: CheckState;
   @ApiProperty({ ...optional, minimum: 1, maximum: 5 })
-  @IsOptional()
+  @Optional()
   @numeric()
   @IsInt()
   @Min(1)
   @Max(5)
   rating?: number;
-  @ApiProperty(optional) @IsOptional() @flag() @IsBoolean() favourite?: boolean;
-  @ApiProperty(optional) @IsOptional() @IsString() @Length(1, 60) look?: string;
-  @ApiProperty(optional) @IsOptional() @IsString() @Length(1, 60) character?: string;
-  @ApiProperty({ ...optional, enum: USED }) @IsOptional() @IsIn(USED) used?: (typeof USED)[number];
+  @ApiProperty(optional) @Optional() @flag() @IsBoolean() favourite?: boolean;
+  @ApiProperty(optional) @Optional() @IsId() look?: string;
+  @ApiProperty(optional) @Optional() @IsId() character?: string;
+  @ApiProperty({ ...optional, enum: USED }) @Optional() @IsIn(USED) used?: (typeof USED)[number];
   @ApiProperty({ ...optional, description: 'only what was put away' })
-  @IsOptional()
+  @Optional()
   @flag()
   @IsBoolean()
   away?: boolean;
-  @ApiProperty({ ...optional, example: '#3447a8' }) @IsOptional() @Matches(/^#[0-9a-fA-F]{6}$/) colour?: string;
+  @ApiProperty({ ...optional, example: '#3447a8' }) @Optional() @Matches(/^#[0-9a-fA-F]{6}$/) colour?: string;
   @ApiProperty({ ...optional, minimum: 0.01, maximum: 0.5, description: 'how far off in OKLab; 0.08 when absent' })
-  @IsOptional()
+  @Optional()
   @numeric()
   @IsNumber()
   @Min(0.01)
   @Max(0.5)
   tolerance?: number;
   @ApiProperty({ ...optional, description: 'id of a reference: only what is like it, best first' })
-  @IsOptional()
-  @IsString()
-  @Length(1, 60)
+  @Optional()
+  @IsId()
   like?: string;
-  @ApiProperty({ ...optional, enum: WAYS }) @IsOptional() @IsIn(WAYS) by?: (typeof WAYS)[number];
-  @ApiProperty({ ...optional, enum: SORTS, enumName: 'Sort' }) @IsOptional() @IsIn(SORTS) sort?: Sort;
+  @ApiProperty({ ...optional, enum: WAYS }) @Optional() @IsIn(WAYS) by?: (typeof WAYS)[number];
+  @ApiProperty({ ...optional, enum: SORTS, enumName: 'Sort' }) @Optional() @IsIn(SORTS) sort?: Sort;
 }
 
 /** Counts per facet value. */

@@ -1,8 +1,9 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsString, Length } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
 import { blobUrl, ReferenceDto } from '../reference.dto';
 import { KINDS, type Kind } from '../reference.entity';
 import { IMPORT_STATES, type ImportFile, type ImportState } from './importFile.entity';
+import { IsId, Optional } from '../../platform/input/decorators';
 
 export const DECISIONS = ['keep both', 'replace', 'skip'] as const;
 export type Decision = (typeof DECISIONS)[number];
@@ -28,16 +29,15 @@ export class DecideDto {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(500)
-  @IsString({ each: true })
-  @Length(1, 60, { each: true })
+  @IsId({ each: true })
   ids!: string[];
   @ApiProperty({ enum: DECISIONS, enumName: 'Decision' }) @IsIn(DECISIONS) decision!: Decision;
 }
 
 /** A take that becomes a reference. */
 export class FromTakeDto {
-  @ApiProperty() @IsString() @Length(1, 60) takeId!: string;
-  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @IsOptional() @IsIn(KINDS) kind?: Kind;
+  @ApiProperty() @IsId() takeId!: string;
+  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @Optional() @IsIn(KINDS) kind?: Kind;
 }
 
 /** The form in which a file on its way leaves the server. */

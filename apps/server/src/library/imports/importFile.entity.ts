@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Kind } from '../reference.entity';
+import { NAMES_BLOB } from '../../platform/blobs/blobFields';
 
 export const IMPORT_STATES = ['waiting', 'reading', 'done', 'question', 'refused', 'skipped'] as const;
 export type ImportState = (typeof IMPORT_STATES)[number];
@@ -16,7 +17,7 @@ export const ImportFileEntity = defineEntity({
     state: p.string().$type<ImportState>().index(),
     /** Why it was refused, in words. */
     reason: p.text().nullable(),
-    hash: p.string(),
+    hash: p.string().comment(NAMES_BLOB),
     /** The reference that came of it. */
     referenceId: p.string().nullable(),
     /** The reference that it is a double of, and how sure that is. */

@@ -38,13 +38,8 @@ export class ImportsController {
   @ApiCreatedResponse({ type: ImportFileDto })
   take(@UploadedFile() file: Express.Multer.File | undefined, @Body() fields: ImportFieldsDto): Promise<ImportFileDto> {
     if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
-    return this.imports.take(
-      file.path,
-      fileNameOf(file.originalname),
-      fields.title ?? titleFrom(file.originalname),
-      fields.kind,
-      fields.id,
-    );
+    const { title = titleFrom(file.originalname), kind, id } = fields;
+    return this.imports.take(file.path, { name: fileNameOf(file.originalname), title, kind, id });
   }
 
   @Post('from-take')

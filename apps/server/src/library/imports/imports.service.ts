@@ -4,6 +4,7 @@ import { Injectable, OnModuleInit } from '@nestjs/common';
 import { randomUUID } from 'crypto';
 import { rm } from 'fs/promises';
 import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
+import { together } from '../../platform/database/together';
 import { EventsService } from '../../platform/events/events.service';
 import type { Job } from '../../platform/jobs/job.entity';
 import { JobsService, type JobHandler } from '../../platform/jobs/jobs.service';
@@ -12,14 +13,26 @@ import type { IngestResult } from '../../platform/workers/tasks';
 import { TaskFailed, WorkersService } from '../../platform/workers/workers.service';
 import { TakeEntity } from '../../takes/take.entity';
 import { CatalogueService } from '../catalogue/catalogue.service';
-import { hashFile, LibraryService } from '../library.service';
+import { hashFile, LibraryService, type KeptHashes } from '../library.service';
 import { PreparationService } from '../preparation/preparation.service';
-import { ReferenceEntity, type Kind } from '../reference.entity';
-import { toImportFileDto, type DecideDto, type FromTakeDto, type ImportFileDto } from './import.dto';
+import type { Kind } from '../reference.entity';
+import { toImportFileDto, type DecideDto, type Decision, type FromTakeDto, type ImportFileDto } from './import.dto';
 import { ImportFileEntity, type ImportFile } from './importFile.entity';
 
 /** How many files the panel lists. */
 const LISTED = 1000;
+/** How many files may wait to be read. */
+const MOST_WAITING = 5000;
+const REPAIRED = 'The file is damaged. What could be read of it was written anew; look whether the picture is whole.';
+
+/** What is known of a file that comes in. */
+export interface NewImport {
+  readonly name: string;
+  readonly title: string;
+  readonly kind?: Kind;
+  /** By which the sender knows it again, when it is sent a second time. */
+  readonly id?: string;
+}
 
 /**
  * Files on their way into the library. A file is stored before anything else is done with it; reading it is a job, so that it
@@ -46,17 +59,15 @@ export class ImportsService implements JobHandler, OnModuleInit {
     this.jobs.register('import', this);
   }
 
-  /** Takes a file over from its temporary place and puts it in line. */
-  async take(file: string, name: string, title: string, kind?: Kind, id?: string): Promise<ImportFileDto> {
-    const known = id && (await this.em.findOne(ImportFileEntity, { id }));
-    if (known) {
+  /** Takes a file over from its temporary place and puts it into the queue. A file with an id that is known is taken once. */
+  async take(file: string, about: NewImport): Promise<ImportFileDto> {
+    try {
+      const hash = await hashFile(file);
+      await this.blobs.adopt(file, hash);
+      return await this.enqueue(hash, about);
+    } finally {
       await rm(file, { force: true });
-      return toImportFileDto(known);
     }
-    const hash = await hashFile(file);
-    if (await this.blobs.has(hash)) await rm(file, { force: true });
-    else await this.blobs.adopt(file, hash);
-    return this.line(hash, name, title, kind, id);
   }
 
   /** Makes a reference of a finished take, by the same way as a file. */
@@ -64,7 +75,7 @@ export class ImportsService implements JobHandler, OnModuleInit {
     const take = await this.em.findOne(TakeEntity, { id: takeId, deletedAt: null });
     if (!take?.pictureHash) throw Problem.notFound('A finished take with this id');
     const words = take.origin.request.prompt.slice(0, 80) || 'A take';
-    return this.line(take.pictureHash, words, words, kind);
+    return this.enqueue(take.pictureHash, { name: words, title: words, kind });
   }
 
   /** All files that are not cleared from the list, in the order in which they came. */
@@ -86,30 +97,39 @@ export class ImportsService implements JobHandler, OnModuleInit {
   async decide({ ids, decision }: DecideDto): Promise<ImportFileDto[]> {
     const files = await this.em.find(ImportFileEntity, { id: { $in: ids }, state: 'question' });
     for (const file of files) {
-      if (decision === 'skip') file.state = 'skipped';
-      else {
-        const read = await this.workers.ingest({
-          file: blobPath(this.blobs.dir, file.hash),
-          of: file.kind ?? undefined,
-        });
-        if (decision === 'replace' && file.twinId) {
-          file.referenceId = await this.preparation.redraw(file.twinId, file.hash, read);
-        } else {
-          const reference = await this.library.add(file.hash, read, {
-            kind: file.kind ?? undefined,
-            title: file.title,
-          });
-          file.referenceId = reference.id;
-        }
-        file.state = 'done';
-      }
-      await this.em.flush();
+      // whoever answers a question first takes it
+      const next = decision === 'skip' ? 'skipped' : 'reading';
+      if (!(await this.em.nativeUpdate(ImportFileEntity, { id: file.id, state: 'question' }, { state: next })))
+        continue;
+      if (decision !== 'skip') await this.settleDecided(file, decision);
+      await this.em.refresh(file);
       this.tell(file);
     }
     return files.map((f) => toImportFileDto(f));
   }
 
-  /** Takes finished files off the list; questions and files in line stay. */
+  /** Does what was answered; a question that cannot be answered so is asked again. */
+  private async settleDecided(file: ImportFile, decision: Decision): Promise<void> {
+    const { id, hash, title, twinId } = file;
+    const kind = file.kind ?? undefined;
+    try {
+      const read = await this.workers.ingest({ file: blobPath(this.blobs.dir, hash), of: kind });
+      const done = (referenceId: string, em: Manager) =>
+        em.nativeUpdate(ImportFileEntity, { id }, { state: 'done', referenceId });
+      if (decision === 'replace' && twinId) await this.preparation.redraw(twinId, hash, read, (em) => done(twinId, em));
+      else {
+        const hashes = await this.library.keep(read, hash);
+        await together(this.em, async (em) => {
+          await done((await this.library.add(hash, read, hashes, { kind, title }, em)).id, em);
+        });
+      }
+    } catch (error) {
+      await this.em.nativeUpdate(ImportFileEntity, { id, state: 'reading' }, { state: 'question' });
+      throw error;
+    }
+  }
+
+  /** Takes finished files off the list; questions and files in the queue stay. */
   async clear(): Promise<void> {
     await this.em.nativeUpdate(
       ImportFileEntity,
@@ -124,31 +144,35 @@ export class ImportsService implements JobHandler, OnModuleInit {
   }
 
   async failed(job: Job, error: Error, em: Manager): Promise<void> {
-    await em.nativeUpdate(
-      ImportFileEntity,
-      { id: job.subject },
-      { state: 'refused', reason: `It could not be brought in: ${error.message}` },
-    );
+    const refused = { state: 'refused' as const, reason: `It could not be added: ${error.message}` };
+    await em.nativeUpdate(ImportFileEntity, { id: job.subject }, refused);
     this.events.publish({ type: 'import' });
   }
 
-  private async line(
-    hash: string,
-    name: string,
-    title: string,
-    kind?: Kind,
-    id: string = randomUUID(),
-  ): Promise<ImportFileDto> {
-    const file = this.em.create(ImportFileEntity, {
-      id,
-      name: name.slice(0, 300),
-      title,
-      kind: kind ?? null,
-      state: 'waiting',
-      hash,
-      createdAt: new Date(),
+  async again(job: Job, em: Manager): Promise<void> {
+    await em.nativeUpdate(ImportFileEntity, { id: job.subject }, { state: 'waiting', reason: null });
+    this.events.publish({ type: 'import' });
+  }
+
+  private async enqueue(hash: string, { name, title, kind, id = randomUUID() }: NewImport): Promise<ImportFileDto> {
+    const file = await together(this.em, async (em) => {
+      const known = await em.findOne(ImportFileEntity, { id });
+      if (known) return known;
+      if ((await this.jobs.unfinished(em, 'import')) >= MOST_WAITING)
+        throw Problem.busy(
+          `${MOST_WAITING} files are being added already. This one stays with you and can be sent later.`,
+        );
+      await this.jobs.enqueue(em, { kind: 'import', subject: id, priority: 1 });
+      return em.create(ImportFileEntity, {
+        id,
+        name: name.slice(0, 300),
+        title,
+        kind: kind ?? null,
+        state: 'waiting',
+        hash,
+        createdAt: new Date(),
+      });
     });
-    await this.jobs.enqueue(this.em, { kind: 'import', subject: file.id, priority: 1 });
     this.tell(file);
     return toImportFileDto(file);
   }
@@ -158,6 +182,8 @@ export class ImportsService implements JobHandler, OnModuleInit {
     if (!file || (file.state !== 'waiting' && file.state !== 'reading')) return;
     file.state = 'reading';
     await em.flush();
+    // what was added before a crash is not added again
+    if (file.referenceId) return this.done(file, file.referenceId, em);
     if (await this.isThere(file, em)) return this.ask(file, em);
     let read: IngestResult;
     try {
@@ -169,30 +195,39 @@ export class ImportsService implements JobHandler, OnModuleInit {
       await em.flush();
       return this.tell(file);
     }
-    const turn = this.gate.then(() => this.settle(file, read, em));
+    const hashes = await this.library.keep(read, file.hash);
+    const turn = this.gate.then(() => this.settle(file, read, hashes, em));
     this.gate = turn.catch(() => undefined);
     await turn;
   }
 
   /** Adds a file that was read, or asks, when something like it is there. */
-  private async settle(file: ImportFile, read: IngestResult, em: Manager): Promise<void> {
-    // a crash between adding and noting it must not add it twice
-    if (await this.isThere(file, em)) return this.ask(file, em);
+  private async settle(file: ImportFile, read: IngestResult, hashes: KeptHashes, em: Manager): Promise<void> {
     const twin = await this.catalogue.double(read.vectors, read.perceptualHash);
-    if (twin) {
-      file.twinId = twin;
-      file.twinIs = 'nearly the same';
-      return this.ask(file, em);
-    }
-    const reference = await this.library.add(file.hash, read, { kind: file.kind ?? undefined, title: file.title }, em);
-    file.referenceId = reference.id;
-    file.state = 'done';
+    const asked = await together(em, async (tx) => {
+      if (await this.isThere(file, tx)) return true;
+      if (twin) {
+        Object.assign(file, { twinId: twin, twinIs: 'nearly the same' });
+        return true;
+      }
+      const about = { kind: file.kind ?? undefined, title: file.title };
+      file.referenceId = (await this.library.add(file.hash, read, hashes, about, tx)).id;
+      file.reason = read.repaired ? REPAIRED : null;
+      file.state = 'done';
+      return false;
+    });
+    if (asked) await this.ask(file, em);
+    else this.tell(file);
+  }
+
+  private async done(file: ImportFile, referenceId: string, em: Manager): Promise<void> {
+    Object.assign(file, { referenceId, state: 'done' });
     await em.flush();
     this.tell(file);
   }
 
   private async isThere(file: ImportFile, em: Manager): Promise<boolean> {
-    const twin = await em.findOne(ReferenceEntity, { originalHash: file.hash, deletedAt: null });
+    const twin = await this.library.ofFile(file.hash, em);
     if (!twin) return false;
     file.twinId = twin.id;
     file.twinIs = 'the same file';

@@ -1,23 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { AREA_KINDS, MAX_AREAS, type AreaKind } from '@urbild/core';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Matches,
-  Max,
-  Min,
-  ValidateIf,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
+import { Nested, NestedList, Optional } from '../../platform/input/decorators';
 
 /** A part of a picture, as parts of its width and height. */
 export class BoxDto {
@@ -30,9 +14,8 @@ export class BoxDto {
 /** What is done to a picture before the engine gets it. */
 export class PreparationDto {
   @ApiProperty({ required: false, type: BoxDto, description: 'the part that matters; the whole picture when absent' })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => BoxDto)
+  @Optional()
+  @Nested(() => BoxDto)
   focus?: BoxDto;
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) sharpen!: number;
   @ApiProperty({ description: 'fill a plain background with the colours of the subject' })
@@ -43,28 +26,28 @@ export class PreparationDto {
 
 export class PrepareDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
-  @ApiProperty({ type: PreparationDto }) @ValidateNested() @Type(() => PreparationDto) preparation!: PreparationDto;
+  @ApiProperty({ type: PreparationDto }) @Nested(() => PreparationDto) preparation!: PreparationDto;
 }
 
 /** A face, found or drawn by hand. */
 export class FaceDto {
-  @ApiProperty({ type: BoxDto }) @ValidateNested() @Type(() => BoxDto) box!: BoxDto;
+  @ApiProperty({ type: BoxDto }) @Nested(() => BoxDto) box!: BoxDto;
   @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) score!: number;
   @ApiProperty({ required: false, description: 'turn in degrees' })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(-90)
   @Max(90)
   yaw?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(-180) @Max(180) roll?: number;
+  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(-180) @Max(180) roll?: number;
   @ApiProperty({ required: false, description: 'part outside the picture' })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(0)
   @Max(1)
   outside?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsNumber() @Min(0) @Max(1) covered?: number;
-  @ApiProperty({ required: false }) @IsOptional() @IsBoolean() byHand?: boolean;
+  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) covered?: number;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() byHand?: boolean;
 }
 
 /** A joint of a body, as parts of the picture. */
@@ -93,11 +76,7 @@ export class LayoutMapDto {
   read!: 'picture' | 'areas' | 'distance';
   @ApiProperty({ required: false, type: [NamedAreaDto], description: 'of a plan: what its colours stand for' })
   @ValidateIf((o: LayoutMapDto) => o.read === 'areas')
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MAX_AREAS)
-  @ValidateNested({ each: true })
-  @Type(() => NamedAreaDto)
+  @NestedList(() => NamedAreaDto, { least: 1, most: MAX_AREAS })
   areas?: NamedAreaDto[];
   @ApiProperty({ required: false, enum: ['light', 'dark'], description: 'of a map of near and far: how near is drawn' })
   @ValidateIf((o: LayoutMapDto) => o.read === 'distance')
@@ -109,36 +88,26 @@ export class LayoutMapDto {
 export class CorrectDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
   @ApiProperty({ required: false, type: [FaceDto] })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(8)
-  @ValidateNested({ each: true })
-  @Type(() => FaceDto)
+  @Optional()
+  @NestedList(() => FaceDto, { most: 8 })
   faces?: FaceDto[];
   @ApiProperty({ required: false, type: [JointDto] })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(40)
-  @ValidateNested({ each: true })
-  @Type(() => JointDto)
+  @Optional()
+  @NestedList(() => JointDto, { most: 40 })
   joints?: JointDto[];
   @ApiProperty({ required: false, description: '0 top .. 1 bottom; -1 goes back to what was read' })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(-1)
   @Max(1)
   horizon?: number;
   @ApiProperty({ required: false, type: [HexSwatchDto] })
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(8)
-  @ValidateNested({ each: true })
-  @Type(() => HexSwatchDto)
+  @Optional()
+  @NestedList(() => HexSwatchDto, { most: 8 })
   swatches?: HexSwatchDto[];
   @ApiProperty({ required: false, type: LayoutMapDto, description: 'read: picture goes back to its masses and lines' })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => LayoutMapDto)
+  @Optional()
+  @Nested(() => LayoutMapDto)
   layout?: LayoutMapDto;
 }
 

@@ -1,7 +1,9 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
+import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { focusOnFace, labOfHex, mainFace, samePreparation, type LayoutMap, type Preparation } from '@urbild/core';
 import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
+import { together } from '../../platform/database/together';
 import { EventsService } from '../../platform/events/events.service';
 import { JobsService } from '../../platform/jobs/jobs.service';
 import { Problem } from '../../platform/problems/problem';
@@ -10,7 +12,7 @@ import type { GivesResult, IngestResult } from '../../platform/workers/tasks';
 import { WorkersService } from '../../platform/workers/workers.service';
 import { LibraryService, measured, vectorsOf, versionHashes } from '../library.service';
 import { blobUrl, facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
-import { VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
+import { ReferenceEntity, VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
 import type { CorrectDto, GivesDto, LayoutMapDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
 
 /** How many versions of a reference are kept to go back to. */
@@ -43,31 +45,28 @@ export class PreparationService {
     const reference = await this.library.find(id);
     requireVersion(reference, version, (r) => toReferenceDto(r, 0));
     if (!samePreparation(reference.preparation, preparation))
-      await this.apply(reference, { ...preparation }, 'prepared');
-    return this.library.present(reference);
+      await this.apply(id, { version }, { ...preparation }, 'prepared');
+    return this.library.get(id);
   }
 
-  /** Puts a new file in the place of a reference's; the old one stays among its versions. Returns the id. */
-  async redraw(id: string, originalHash: string, read: IngestResult): Promise<string> {
-    const reference = await this.library.find(id);
-    const hashes = await this.library.keep(read, originalHash);
+  /**
+   * Puts a new file in the place of a reference's; the old one stays among its versions. `also` is done in the same transaction.
+   */
+  async redraw(
+    id: string,
+    originalHash: string,
+    read: IngestResult,
+    also: (em: Manager) => Promise<unknown>,
+  ): Promise<void> {
+    const { sourceHash } = await this.library.keep(read, originalHash);
     const { format, width, height, transparent, metadata } = read;
-    Object.assign(reference, {
-      originalHash,
-      sourceHash: hashes.sourceHash,
-      format,
-      width,
-      height,
-      transparent,
-      metadata,
-    });
+    const file = { originalHash, sourceHash, format, width, height, transparent, metadata };
     // a focus set by hand is kept: a redrawn file usually has the same composition
-    await this.apply(reference, reference.preparation, 'redrawn');
-    reference.vision = null;
-    reference.visionState = 'waiting';
-    await this.em.flush();
-    await this.jobs.enqueue(this.em, { kind: 'look-at', subject: id, priority: 6 });
-    return id;
+    await this.apply(id, file, undefined, 'redrawn', async (reference, em) => {
+      Object.assign(reference, { vision: null, visionState: 'waiting' });
+      await this.jobs.enqueue(em, { kind: 'look-at', subject: id, priority: 6 });
+      await also(em);
+    });
   }
 
   /** Goes back to an earlier version, which becomes the newest. */
@@ -76,9 +75,9 @@ export class PreparationService {
     requireVersion(reference, version, (r) => toReferenceDto(r, 0));
     const old = reference.history.find((v) => v.number === number);
     if (!old) throw Problem.notFound(`Version ${number} of this reference`);
-    Object.assign(reference, { originalHash: old.originalHash, sourceHash: old.sourceHash });
-    await this.apply(reference, old.preparation, 'went back');
-    return this.library.present(reference);
+    const file = { originalHash: old.originalHash, sourceHash: old.sourceHash, version };
+    await this.apply(id, file, old.preparation, 'went back');
+    return this.library.get(id);
   }
 
   async versions(id: string): Promise<ReferenceVersionDto[]> {
@@ -176,31 +175,42 @@ export class PreparationService {
     };
   }
 
-  private async apply(r: Reference, preparation: Preparation, why: ReferenceVersion['why']): Promise<void> {
-    const made = await this.workers.prepare(this.task(r, preparation));
-    const hashes = await this.library.keep(made, r.sourceHash);
-    Object.assign(r, {
-      preparation,
-      pictureHash: hashes.pictureHash,
-      thumbnailHash: hashes.thumbnailHash,
-      descriptorsHash: hashes.descriptorsHash,
-      ...measured(made),
+  /**
+   * Makes what the engine gets of a reference anew, then writes it: the picture takes time, so the reference is read again for writing.
+   * `file` is a new file (or an earlier one) in its place, and the version that this is based on.
+   */
+  private async apply(
+    id: string,
+    { version, ...file }: Partial<Reference>,
+    wanted: Preparation | undefined,
+    why: ReferenceVersion['why'],
+    also?: (reference: Reference, em: Manager) => Promise<void>,
+  ): Promise<void> {
+    const before = Object.assign({ ...(await this.library.find(id)) }, file) as Reference;
+    const preparation = wanted ?? before.preparation;
+    const made = await this.workers.prepare(this.task(before, preparation));
+    const { pictureHash, thumbnailHash, descriptorsHash } = await this.library.keep(made, before.sourceHash);
+    await together(this.em, async (em) => {
+      const r = await em.findOneOrFail(ReferenceEntity, { id }, { refresh: true });
+      if (version !== undefined) requireVersion(r, version, (now) => toReferenceDto(now, 0));
+      Object.assign(r, file, { preparation, pictureHash, thumbnailHash, descriptorsHash, ...measured(made) });
+      r.history = [...r.history, versionOf(r, why)].slice(-KEPT);
+      await em.upsert(VectorEntity, { id, ...vectorsOf(made) });
+      await also?.(r, em);
     });
-    const number = (r.history[r.history.length - 1]?.number ?? 0) + 1;
-    const entry = {
-      number,
-      at: new Date().toISOString(),
-      why,
-      originalHash: r.originalHash,
-      ...versionHashes(r),
-      preparation,
-    };
-    r.history = [...r.history, entry].slice(-KEPT);
-    await this.em.upsert(VectorEntity, { id: r.id, ...vectorsOf(made) });
-    await this.em.flush();
-    this.events.publish({ type: 'reference', id: r.id });
+    this.events.publish({ type: 'reference', id });
   }
 }
+
+/** The present state of a reference as an entry of its history. */
+const versionOf = (r: Reference, why: ReferenceVersion['why']): ReferenceVersion => ({
+  number: (r.history[r.history.length - 1]?.number ?? 0) + 1,
+  at: new Date().toISOString(),
+  why,
+  originalHash: r.originalHash,
+  ...versionHashes(r),
+  preparation: r.preparation,
+});
 
 /** A layout as it is kept; a picture is nothing special. */
 function mapOf({ read, areas, near }: LayoutMapDto): LayoutMap | undefined {

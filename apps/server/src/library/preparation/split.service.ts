@@ -28,7 +28,7 @@ export class SplitService {
       const file = this.blobs.temporaryPath();
       await writeFile(file, part);
       const title = `${reference.title}, ${k + 1} of ${parts.length}`.slice(0, 200);
-      out.push(await this.imports.take(file, title, title, reference.kind));
+      out.push(await this.imports.take(file, { name: title, title, kind: reference.kind }));
     }
     return out;
   }

@@ -1,9 +1,9 @@
 import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { Response } from 'express';
-import { open } from 'fs/promises';
+import { pipeline } from 'stream/promises';
 import { Problem } from '../problems/problem';
-import { BlobStore, blobPath, isHash } from './blobStore';
+import { BlobStore } from './blobStore';
 
 /** The picture formats that the store hands out, by their first bytes. */
 function mediaType(head: Buffer): string {
@@ -21,19 +21,25 @@ export class BlobsController {
 
   @Get(':hash')
   async get(@Param('hash') hash: string, @Res() response: Response): Promise<void> {
-    const size = isHash(hash) ? await this.blobs.size(hash) : undefined;
-    if (size === undefined) throw Problem.notFound('This picture');
-    const file = await open(blobPath(this.blobs.dir, hash));
-    const head = Buffer.alloc(16);
-    await file.read(head, 0, 16, 0);
-    await file.close();
-    response.set({
-      'Content-Type': mediaType(head),
-      'Content-Length': String(size),
-      'Cache-Control': 'public, max-age=31536000, immutable',
-      'Content-Security-Policy': "default-src 'none'; sandbox",
-      'X-Content-Type-Options': 'nosniff',
-    });
-    this.blobs.read(hash).pipe(response);
+    const file = await this.blobs.open(hash);
+    if (!file) throw Problem.notFound('This picture');
+    try {
+      const { size } = await file.stat();
+      const head = Buffer.alloc(16);
+      await file.read(head, 0, 16, 0);
+      response.set({
+        'Content-Type': mediaType(head),
+        'Content-Length': String(size),
+        'Cache-Control': 'public, max-age=31536000, immutable',
+        'Content-Security-Policy': "default-src 'none'; sandbox",
+        'X-Content-Type-Options': 'nosniff',
+      });
+      await pipeline(file.createReadStream({ start: 0, autoClose: false }), response);
+    } catch (error) {
+      // whoever asked has gone: there is nobody to answer
+      if (!response.destroyed) throw error;
+    } finally {
+      await file.close();
+    }
   }
 }

@@ -49,7 +49,8 @@ export const databaseOptions = (file: string): Options => ({
     afterCreate: (connection: unknown, done: (error: unknown, connection: unknown) => void) => {
       const raw = connection as RawConnection;
       raw.pragma('journal_mode = WAL');
-      raw.pragma('synchronous = NORMAL');
+      // what was answered is on the disk: every commit syncs the log
+      raw.pragma('synchronous = FULL');
       raw.pragma('foreign_keys = ON');
       raw.pragma('busy_timeout = 5000');
       done(undefined, connection);

@@ -1,12 +1,12 @@
 import type { MikroORM } from '@mikro-orm/core';
 import { Logger } from '@nestjs/common';
-import { copyFile, mkdir } from 'fs/promises';
+import { mkdir } from 'fs/promises';
 import { existsSync } from 'fs';
 import path from 'path';
 
 /**
  * Brings the database to this version. Before the first pending migration of an existing database, a copy of it is kept
- * in backups/ (the log is folded in first, so the copy is whole).
+ * in backups/.
  */
 export async function prepareDatabase(orm: MikroORM, file: string): Promise<void> {
   const existed = existsSync(file);
@@ -18,9 +18,8 @@ export async function prepareDatabase(orm: MikroORM, file: string): Promise<void
   if (done.length) {
     const folder = path.join(path.dirname(file), 'backups');
     await mkdir(folder, { recursive: true });
-    await orm.em.getConnection().execute('PRAGMA wal_checkpoint(TRUNCATE)');
     const copy = path.join(folder, `studio-before-${pending[0].name}-${Date.now()}.sqlite`);
-    await copyFile(file, copy);
+    await orm.em.getConnection().execute('vacuum into ?', [copy]);
     new Logger('database').log(`kept a copy before migrating: ${path.basename(copy)}`);
   }
   await migrator.up();

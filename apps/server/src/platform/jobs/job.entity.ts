@@ -1,7 +1,11 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
-/** A held job waits until it is released. */
-export type JobState = 'queued' | 'held' | 'running' | 'done' | 'failed' | 'cancelled';
+/**
+ * A held job waits until it is released. One that was set aside took the process with it too often: it waits until a person tries it
+ * again.
+ */
+export const JOB_STATES = ['queued', 'held', 'running', 'aside', 'done', 'failed', 'cancelled'] as const;
+export type JobState = (typeof JOB_STATES)[number];
 
 /** A piece of work that survives a restart. */
 export const JobEntity = defineEntity({
@@ -17,7 +21,11 @@ export const JobEntity = defineEntity({
     /** Smaller goes first. */
     priority: p.integer(),
     sequence: p.integer(),
+    /** How often it failed. Restarts do not count. */
     attempts: p.integer(),
+    /** How often the process ended without saying goodbye while this was running. */
+    crashes: p.integer(),
+    /** The process that does it, and until when it is believed to be alive. */
     leaseOwner: p.string().nullable(),
     leaseUntil: p.datetime().nullable(),
     error: p.text().nullable(),

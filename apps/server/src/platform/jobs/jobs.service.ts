@@ -1,16 +1,11 @@
-import { EntityManager, MikroORM } from '@mikro-orm/core';
-import { Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
+import { MikroORM, type EntityManager } from '@mikro-orm/core';
+import { Injectable, OnModuleDestroy } from '@nestjs/common';
 import { randomUUID } from 'crypto';
-import { JobEntity, type Job } from './job.entity';
+import { together } from '../database/together';
+import { JobEntity, type Job, type JobState } from './job.entity';
+import { JobRunner, type JobHandler } from './jobRunner';
 
-/** Does the jobs of one kind. Must be idempotent: after a crash the same job is done again. */
-export interface JobHandler {
-  /** How many jobs of this kind run at once. */
-  readonly concurrency: number;
-  run(job: Job, em: EntityManager): Promise<void>;
-  /** Called once when a job has failed for good. */
-  failed?(job: Job, error: Error, em: EntityManager): Promise<void>;
-}
+export { JobCancelled, type JobHandler } from './jobRunner';
 
 /** What is asked of the queue. */
 export interface NewJob {
@@ -21,96 +16,74 @@ export interface NewJob {
   readonly priority?: number;
 }
 
-const LEASE = 20_000;
-const MAX_ATTEMPTS = 3;
+const UNFINISHED: readonly JobState[] = ['queued', 'held', 'running'];
 
-/** Thrown by a handler whose job somebody has cancelled. */
-export class JobCancelled extends Error {}
+const ADD = `insert or ignore into job
+  (id, kind, subject, payload, state, priority, sequence, attempts, crashes, created_at) values (?, ?, ?, ?, 'queued', ?, ?, 0, 0, ?)`;
 
-/**
- * The queue: jobs lie in the database and are done by this process. A running job holds a lease that is renewed; on
- * start, jobs whose holder is gone are queued again.
- */
+/** The queue: jobs lie in the database, and this process does them. */
 @Injectable()
 export class JobsService implements OnModuleDestroy {
-  private readonly owner = randomUUID();
   private readonly handlers = new Map<string, JobHandler>();
-  private readonly running = new Map<string, Promise<void>>();
-  private readonly busy = new Map<string, number>();
-  private readonly logger = new Logger('jobs');
-  private renewal?: NodeJS.Timeout;
+  private readonly runner: JobRunner;
   private sequence = Date.now() * 1000;
-  private started = false;
-  private closed = false;
 
-  constructor(private readonly orm: MikroORM) {}
+  constructor(private readonly orm: MikroORM) {
+    this.runner = new JobRunner(orm, this.handlers);
+  }
 
   register(kind: string, handler: JobHandler): void {
     this.handlers.set(kind, handler);
   }
 
-  /** Takes over what an earlier process left running, and begins to work. */
-  async start(): Promise<void> {
-    const em = this.orm.em.fork();
-    const orphans = await em.nativeUpdate(
-      JobEntity,
-      { state: 'running' },
-      { state: 'queued', leaseOwner: null, leaseUntil: null },
-    );
-    if (orphans) this.logger.log(`${orphans} jobs go on after a restart`);
-    this.started = true;
-    this.renewal = setInterval(() => void this.renew(), LEASE / 4);
-    void this.pump();
+  /** Begins to work. This process must be the only one on the data folder. */
+  start(): Promise<void> {
+    return this.runner.start();
   }
 
-  /** Puts a job in line unless one of the same kind and subject waits or runs already. Flushes. */
-  async enqueue(em: EntityManager, { kind, subject, payload = {}, priority = 0 }: NewJob): Promise<void> {
-    const same = await em.count(JobEntity, { kind, subject, state: { $in: ['queued', 'held', 'running'] } });
-    if (!same) {
-      em.create(JobEntity, {
-        id: randomUUID(),
-        kind,
-        subject,
-        payload,
-        state: 'queued',
-        priority,
-        sequence: this.sequence++,
-        attempts: 0,
-        createdAt: new Date(),
-      });
-    }
-    await em.flush();
-    void this.pump();
+  /** True while the queue waits because the disk is full. */
+  get waitsForRoom(): boolean {
+    return this.runner.waitsForRoom;
   }
 
-  /** Takes a waiting job out of line; true if it had not begun. */
-  async cancelQueued(kind: string, subject: string): Promise<boolean> {
-    const changed = await this.orm.em
-      .fork()
-      .nativeUpdate(
-        JobEntity,
-        { kind, subject, state: { $in: ['queued', 'held'] } },
-        { state: 'cancelled', finishedAt: new Date() },
-      );
-    return changed > 0;
+  /**
+   * Adds jobs as a part of the transaction of `em`, or in one of their own. A job of the same kind and subject that is not finished stays
+   * the only one (a unique index sees to it).
+   */
+  async enqueue(em: EntityManager, ...jobs: readonly NewJob[]): Promise<void> {
+    await together(em, async (tx) => {
+      for (const { kind, subject, payload = {}, priority = 0 } of jobs)
+        await tx.execute(
+          ADD,
+          [randomUUID(), kind, subject, JSON.stringify(payload), priority, this.sequence++, Date.now()],
+          'run',
+        );
+    });
+    this.runner.wake();
+  }
+
+  /** How many jobs of a kind are not finished. */
+  unfinished(em: EntityManager, kind: string): Promise<number> {
+    return em.count(JobEntity, { kind, state: { $in: [...UNFINISHED] } });
+  }
+
+  /** Takes waiting jobs out of the queue; returns how many had not begun. Nothing of them stays. */
+  cancelQueued(em: EntityManager, kind: string, subjects: readonly string[]): Promise<number> {
+    return em.nativeDelete(JobEntity, { kind, subject: { $in: [...subjects] }, state: { $in: ['queued', 'held'] } });
   }
 
   /** Lets waiting jobs wait until they are released; those that run go on to their end. */
-  async hold(kind: string, subjects: readonly string[]): Promise<void> {
-    await this.orm.em
-      .fork()
-      .nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'queued' }, { state: 'held' });
+  async hold(em: EntityManager, kind: string, subjects: readonly string[]): Promise<void> {
+    await em.nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'queued' }, { state: 'held' });
   }
 
-  /** Puts held jobs back in line. */
-  async release(kind: string, subjects: readonly string[]): Promise<void> {
-    await this.orm.em
-      .fork()
-      .nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'held' }, { state: 'queued' });
-    void this.pump();
+  /** Puts held jobs back into the queue. */
+  async release(em: EntityManager, kind: string, subjects: readonly string[]): Promise<void> {
+    await em.nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'held' }, { state: 'queued' });
+    this.runner.wake();
   }
 
-  /** Subjects of the jobs in line, in their order; running ones first. */
+  /** Subjects of the jobs in the queue, in their order; running ones first. */
   async line(kind: string): Promise<string[]> {
     const jobs = await this.orm.em
       .fork()
@@ -122,96 +95,37 @@ export class JobsService implements OnModuleDestroy {
     return jobs.map((j) => j.subject);
   }
 
-  /** Resolves when nothing waits and nothing runs; for tests and scripts. */
-  async idle(): Promise<void> {
-    while (!this.closed) {
-      await Promise.all([...this.running.values()]);
-      const waiting = await this.orm.em.fork().count(JobEntity, { state: { $in: ['queued', 'running'] } });
-      if (!waiting) return;
-      await new Promise((resolve) => setTimeout(resolve, 50));
-    }
+  /** Jobs that ended for good without being done, newest first. */
+  troubled(): Promise<Job[]> {
+    return this.orm.em
+      .fork()
+      .find(JobEntity, { state: { $in: ['failed', 'aside'] } }, { orderBy: { finishedAt: 'desc' }, limit: 100 });
   }
 
-  async onModuleDestroy(): Promise<void> {
-    this.closed = true;
-    clearInterval(this.renewal);
-    await Promise.allSettled([...this.running.values()]);
-  }
-
-  private async pump(): Promise<void> {
-    if (!this.started || this.closed) return;
-    const em = this.orm.em.fork();
-    const free = [...this.handlers]
-      .filter(([kind, h]) => (this.busy.get(kind) ?? 0) < h.concurrency)
-      .map(([kind]) => kind);
-    if (!free.length) return;
-    const next = await em.findOne(
-      JobEntity,
-      { state: 'queued', kind: { $in: free } },
-      { orderBy: [{ priority: 'asc' }, { sequence: 'asc' }] },
-    );
-    if (!next || this.closed) return;
-    const claimed = await em.nativeUpdate(
-      JobEntity,
-      { id: next.id, state: 'queued' },
-      {
-        state: 'running',
-        leaseOwner: this.owner,
-        leaseUntil: new Date(Date.now() + LEASE),
-        attempts: next.attempts + 1,
-      },
-    );
-    if (claimed && !this.closed) {
-      this.busy.set(next.kind, (this.busy.get(next.kind) ?? 0) + 1);
-      const work = this.perform({ ...next, attempts: next.attempts + 1 } as Job).finally(() => {
-        this.running.delete(next.id);
-        this.busy.set(next.kind, this.busy.get(next.kind)! - 1);
-        void this.pump();
-      });
-      this.running.set(next.id, work);
-    }
-    void this.pump();
-  }
-
-  private async perform(job: Job): Promise<void> {
-    const handler = this.handlers.get(job.kind)!;
-    const em = this.orm.em.fork();
-    try {
-      await handler.run(job, em);
-      await this.finish(job, 'done');
-    } catch (error) {
-      if (this.closed) return; // the lease stays; the next start does the job again
-      if (error instanceof JobCancelled) return void (await this.finish(job, 'cancelled'));
-      this.logger.warn(`${job.kind} ${job.subject}: ${(error as Error).message}`);
-      if (job.attempts < MAX_ATTEMPTS) {
-        await this.orm.em
-          .fork()
-          .nativeUpdate(JobEntity, { id: job.id }, { state: 'queued', leaseOwner: null, leaseUntil: null });
-        return;
+  /** Tries a failed job, or one that was set aside, again; false when there is none of this id. */
+  async retry(id: string): Promise<boolean> {
+    const found = await together(this.orm.em.fork(), async (em) => {
+      const job = await em.findOne(JobEntity, { id, state: { $in: ['failed', 'aside'] } });
+      if (!job) return false;
+      const { kind, subject } = job;
+      if (await em.count(JobEntity, { kind, subject, state: { $in: [...UNFINISHED] } })) {
+        em.remove(job); // somebody asked for the same meanwhile
+        return true;
       }
-      await this.finish(job, 'failed', (error as Error).message);
-      await handler.failed?.(job, error as Error, this.orm.em.fork());
-    }
+      await this.handlers.get(kind)?.again?.(job, em);
+      Object.assign(job, { state: 'queued', attempts: 0, crashes: 0, error: null, finishedAt: null });
+      return true;
+    });
+    this.runner.wake();
+    return found;
   }
 
-  private async finish(job: Job, state: Job['state'], error?: string): Promise<void> {
-    await this.orm.em
-      .fork()
-      .nativeUpdate(
-        JobEntity,
-        { id: job.id },
-        { state, error: error ?? null, finishedAt: new Date(), leaseOwner: null, leaseUntil: null },
-      );
+  /** Resolves when nothing waits and nothing runs; for tests and scripts. */
+  idle(): Promise<void> {
+    return this.runner.idle();
   }
 
-  private async renew(): Promise<void> {
-    if (!this.running.size || this.closed) return;
-    await this.orm.em
-      .fork()
-      .nativeUpdate(
-        JobEntity,
-        { leaseOwner: this.owner, state: 'running' },
-        { leaseUntil: new Date(Date.now() + LEASE) },
-      );
+  onModuleDestroy(): Promise<void> {
+    return this.runner.close();
   }
 }

@@ -62,6 +62,12 @@ export class Problem extends Error {
     return Problem.make(403, 'forbidden', 'Not allowed', detail);
   }
 
+  static noRoom(): Problem {
+    const detail =
+      'The disk is full, so this was not saved. What was saved before is safe. Make room and try again; the queue goes on by itself.';
+    return Problem.make(507, 'no-room', 'The disk is full', detail);
+  }
+
   static busy(detail: string): Problem {
     return Problem.make(429, 'busy', 'Too much at once', detail);
   }

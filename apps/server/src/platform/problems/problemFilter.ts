@@ -1,6 +1,8 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationError } from '@nestjs/common';
+import { OptimisticLockError } from '@mikro-orm/core';
 import type { Response } from 'express';
 import { LIMITS } from '../config';
+import { isNoRoom } from '../room';
 import { Problem, type FieldError, type ProblemDocument } from './problem';
 
 /** Answers every error as a problem document; unexpected ones are logged and say nothing of the inside. */
@@ -15,12 +17,15 @@ export class ProblemFilter implements ExceptionFilter {
       return;
     }
     const document = this.documentFor(error);
-    if (document.status >= 500) this.logger.error(error);
+    if (document.status === 500) this.logger.error(error);
     response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
   }
 
   private documentFor(error: unknown): ProblemDocument {
     if (error instanceof Problem) return error.document;
+    if (isNoRoom(error)) return Problem.noRoom().document;
+    // two who changed the same thing in the same moment, past every look at the version
+    if (error instanceof OptimisticLockError) return Problem.stale(undefined).document;
     if (error instanceof HttpException) return fromStatus(error.getStatus(), error.message);
     const status = (error as { status?: number } | null)?.status;
     if (typeof status === 'number' && status >= 400 && status < 500)

@@ -7,6 +7,8 @@ import type { TaskFailure } from './tasks';
 /** Longest side of the picture that is kept beside the original. */
 export const PICTURE_SIDE = 2048;
 const SMALL_SIDE = 512;
+/** After so many seconds libvips gives a picture up. */
+const READ_SECONDS = 45;
 const FORMATS = ['png', 'jpeg', 'webp', 'heif', 'avif', 'tiff', 'gif'];
 /** What browsers show as it is, so that it can be kept without encoding it again. */
 const SHOWN = ['png', 'jpeg', 'webp'];
@@ -74,7 +76,12 @@ export interface Decoded {
   readonly picture?: Buffer;
   /** The same picture at 512 px. */
   readonly small: Small;
+  /** The file is damaged: the picture is what could be read of it, written anew. */
+  readonly repaired: boolean;
 }
+
+/** Of a damaged file as much as there is may be read, when it comes in; whatever is kept is read strictly ever after. */
+type Strictness = 'warning' | 'truncated';
 
 /** Reads any picture file: limits first, then orientation, profile to sRGB, size. Answers why not, otherwise. */
 export async function decode(file: string): Promise<Decoded | TaskFailure> {
@@ -97,12 +104,23 @@ export async function decode(file: string): Promise<Decoded | TaskFailure> {
   }
   const [w, h] = [meta.width ?? 0, meta.height ?? 0];
   if (!(w * h > 0) || w * h > LIMITS.pixels) return tooLarge(w, h);
+  for (const failOn of ['warning', 'truncated'] as const)
+    try {
+      return { ...(await pixelsOf(file, meta, failOn)), repaired: failOn !== 'warning' };
+    } catch {
+      // read less strictly, or refused
+    }
+  return refuse('unreadable', 'This picture is damaged or cut off. Export it again and add the new file.');
+}
+
+async function pixelsOf(file: string, meta: sharp.Metadata, failOn: Strictness): Promise<Omit<Decoded, 'repaired'>> {
   const turned = (meta.orientation ?? 1) >= 5;
-  const opened = () => sharp(file, { limitInputPixels: LIMITS.pixels, failOn: 'truncated', page: 0 });
-  try {
-    // pixels of full size are never brought over here: they would have to be cleared away again, megabytes at a time
-    const jpeg = meta.format === 'jpeg';
-    const picture = keepsItself(meta)
+  const opened = () =>
+    sharp(file, { limitInputPixels: LIMITS.pixels, failOn, page: 0 }).timeout({ seconds: READ_SECONDS });
+  // pixels of full size are never brought over here: they would have to be cleared away again, megabytes at a time
+  const jpeg = meta.format === 'jpeg';
+  const picture =
+    keepsItself(meta) && failOn === 'warning'
       ? undefined
       : await as(
           opened()
@@ -111,18 +129,15 @@ export async function decode(file: string): Promise<Decoded | TaskFailure> {
             .toColourspace('srgb'),
           jpeg ? (meta.chromaSubsampling === '4:2:0' ? '4:2:0' : '4:4:4') : undefined,
         ).toBuffer();
-    return {
-      meta,
-      format: meta.format === 'heif' ? 'avif' : meta.format,
-      width: turned ? h : w,
-      height: turned ? w : h,
-      picture,
-      // a JPEG is quickest read small from the start
-      small: await small(picture && !jpeg ? picture : opened().autoOrient()),
-    };
-  } catch {
-    return refuse('unreadable', 'This picture is damaged or cut off. Export it again and bring in the new file.');
-  }
+  return {
+    meta,
+    format: meta.format === 'heif' ? 'avif' : meta.format!,
+    width: turned ? meta.height : meta.width,
+    height: turned ? meta.width : meta.height,
+    picture,
+    // a JPEG is quickest read small from the start
+    small: await small(picture && !jpeg ? picture : opened().autoOrient()),
+  };
 }
 
 /** True when a file is upright, in sRGB, of 8 bits and small enough already. */

@@ -27,6 +27,7 @@ export async function ingest({ file, of: kind }: IngestTask): Promise<IngestResu
     thumbnail,
     transparent,
     metadata,
+    repaired: decoded.repaired,
     ...describeReference(picture, { kind, width, height, transparent }),
   };
 }

@@ -1,6 +1,7 @@
 import exifr from 'exifr';
 import type sharp from 'sharp';
 import type { Metadata } from '../../library/reference.entity';
+import { readXmp } from './xmp';
 
 type Fields = Record<string, unknown>;
 
@@ -30,13 +31,17 @@ const SOURCE_TYPES: Readonly<Record<string, string>> = {
   print: 'scanned from a print',
 };
 
+/** No more of a file's EXIF than this is read, bytes: a segment of a JPEG holds at most 64 kB. */
+const MOST_EXIF = 512 * 1024;
+const XMP_NAMES = ['dc:title', 'dc:creator', 'dc:rights', 'photoshop:Credit', 'Iptc4xmpExt:DigitalSourceType'];
+
 /**
- * What a file says of itself: EXIF, IPTC and XMP. WebP and AVIF are read from the EXIF and XMP blocks that sharp finds, other
- * files as a whole. Never fails: broken metadata are as good as none.
+ * What a file says of itself: EXIF, IPTC and XMP. IPTC and EXIF of JPEG are read from its segments, EXIF of other files and all XMP from
+ * the blocks that sharp finds, up to a size. Never fails: broken metadata are as good as none.
  */
 export async function readMetadata(file: string, meta: sharp.Metadata): Promise<Metadata> {
   const fields: Fields = {};
-  const options = { iptc: true, xmp: true, tiff: true, exif: true, icc: false, mergeOutput: true, sanitize: true };
+  const options = { iptc: true, xmp: false, tiff: true, exif: true, icc: false, mergeOutput: true, sanitize: true };
   const take = async (source: string | Buffer) => {
     try {
       Object.assign(fields, (await exifr.parse(source, options)) as Fields | undefined);
@@ -44,16 +49,12 @@ export async function readMetadata(file: string, meta: sharp.Metadata): Promise<
       // a damaged block says nothing
     }
   };
-  if (meta.format === 'jpeg' || meta.format === 'png' || meta.format === 'tiff') {
-    if (meta.exif || meta.xmp || meta.iptc || meta.format !== 'jpeg') await take(file);
-  } else if (meta.exif)
+  if (meta.format === 'jpeg') {
+    if (meta.exif || meta.iptc) await take(file);
+  } else if (meta.exif && meta.exif.byteLength <= MOST_EXIF)
     await take(Buffer.from(meta.exif.subarray(meta.exif.subarray(0, 4).toString('latin1') === 'Exif' ? 6 : 0)));
-  const xmp = meta.xmp?.toString('utf8') ?? '';
-  const inXmp = (name: string): string | undefined =>
-    (
-      new RegExp(`<${name}>(?:\\s*<rdf:(?:Alt|Seq|Bag)>)?(?:\\s*<rdf:li[^>]*>)?\\s*([^<]+?)\\s*<`).exec(xmp)?.[1] ??
-      new RegExp(`${name}="([^"]+)"`).exec(xmp)?.[1]
-    )?.slice(0, 400);
+  const xmp = readXmp(meta.xmp, XMP_NAMES);
+  const inXmp = (name: string): string | undefined => xmp.get(name);
   const sourceType = inXmp('Iptc4xmpExt:DigitalSourceType') ?? said(fields, 'DigitalSourceType');
   const out: Metadata = {
     title: said(fields, 'ObjectName', 'Headline', 'title') ?? inXmp('dc:title') ?? said(fields, 'ImageDescription'),

@@ -29,6 +29,8 @@ export interface IngestResult extends ReferenceDescription {
   /** Part of the pixels that let something through, 0..1. */
   readonly transparent: number;
   readonly metadata: Metadata;
+  /** The file is damaged: the picture is what could be read of it. */
+  readonly repaired: boolean;
 }
 
 export interface IngestTask {
@@ -191,7 +193,7 @@ export interface WorkerProgress {
 
 /** Errors cross the thread border as plain objects. */
 export interface TaskFailure {
-  readonly failure: 'unreadable' | 'too-large' | 'stopped';
+  readonly failure: 'unreadable' | 'too-large' | 'too-slow' | 'stopped';
   readonly message: string;
 }
 

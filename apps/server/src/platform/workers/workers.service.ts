@@ -10,6 +10,7 @@ import type { ConsistencyResult, ConsistencyTask } from './consistencyTask';
 import type { SequenceExportTask, SteadinessTask } from './sequenceTasks';
 import type { SeriesExportTask } from './seriesExport';
 import { workerOptions } from './threads';
+import { Turns } from './turns';
 import type {
   CoherenceResult,
   FocusResult,
@@ -26,6 +27,9 @@ import type {
   TaskFailure,
   WorkerProgress,
 } from './tasks';
+
+/** Milliseconds that reading a file from outside may take. */
+const READ_LIMIT = 60_000;
 
 /** A task that ended without a result, for a reason that a person can act on. */
 export class TaskFailed extends Error {
@@ -49,6 +53,8 @@ export interface RunningRender {
 export class WorkersService implements OnModuleDestroy {
   private readonly renderers: Piscina;
   private readonly importers: Piscina;
+  /** Files from outside that are read at once. */
+  private readonly reading: Turns;
   /** Renders that run or wait for a thread. */
   private rendering = 0;
 
@@ -65,11 +71,34 @@ export class WorkersService implements OnModuleDestroy {
       });
     // a renderer keeps the stages that it painted: a person at a slider comes back to them
     this.renderers = pool(config.renderThreads, 600_000);
-    this.importers = pool(Math.max(1, Math.min(4, os.availableParallelism())), 60_000);
+    const importers = Math.max(1, Math.min(4, os.availableParallelism()));
+    this.importers = pool(importers, 60_000);
+    this.reading = new Turns(importers);
   }
 
   async ingest(task: Omit<IngestTask, 'kind'>): Promise<IngestResult> {
-    return unwrap<IngestResult>(await this.importers.run({ ...task, kind: 'ingest' } satisfies Task));
+    return unwrap(await this.bounded<IngestResult>({ ...task, kind: 'ingest' }));
+  }
+
+  /** Runs a task on a file from outside when a thread is free for it; one that takes too long is thrown out with its thread. */
+  private bounded<T>(task: Task): Promise<T | TaskFailure> {
+    return this.reading.run(() => this.limited<T>(task));
+  }
+
+  private async limited<T>(task: Task): Promise<T | TaskFailure> {
+    const limit = new AbortController();
+    const timer = setTimeout(() => limit.abort(), READ_LIMIT);
+    try {
+      return (await this.importers.run(task, { signal: limit.signal })) as T | TaskFailure;
+    } catch (error) {
+      if (!limit.signal.aborted) throw error;
+      throw new TaskFailed(
+        'too-slow',
+        `Reading this file took longer than ${READ_LIMIT / 1000} seconds, so it was given up. Export it again as PNG or JPEG and add the new file.`,
+      );
+    } finally {
+      clearTimeout(timer);
+    }
   }
 
   /** Makes what the engine gets of a source picture. */
@@ -126,7 +155,7 @@ export class WorkersService implements OnModuleDestroy {
 
   /** A painted mask as it is kept: grey, opaque, at most 1024 px. */
   async mask(file: string): Promise<MaskResult> {
-    return unwrap<MaskResult>(await this.importers.run({ kind: 'mask', file } satisfies Task));
+    return unwrap(await this.bounded<MaskResult>({ kind: 'mask', file }));
   }
 
   render(

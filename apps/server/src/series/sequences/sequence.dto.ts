@@ -1,21 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
-import {
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { QUALITIES, type Quality } from '../../mixes/mix.entity';
 import { TAKE_STATUSES } from '../../takes/take.dto';
 import type { TakeStatus } from '../../takes/take.entity';
 import { FEWEST_FRAMES, MOST_FRAMES } from './sequence.entity';
+import { IsId, Nested, Optional } from '../../platform/input/decorators';
 
 /** A window of the scene: its middle and its size in parts of the scene. */
 export class FrameViewDto {
@@ -29,25 +18,24 @@ export class FrameViewDto {
 }
 
 export class CameraDto {
-  @ApiProperty({ type: FrameViewDto }) @ValidateNested() @Type(() => FrameViewDto) from!: FrameViewDto;
-  @ApiProperty({ type: FrameViewDto }) @ValidateNested() @Type(() => FrameViewDto) to!: FrameViewDto;
+  @ApiProperty({ type: FrameViewDto }) @Nested(() => FrameViewDto) from!: FrameViewDto;
+  @ApiProperty({ type: FrameViewDto }) @Nested(() => FrameViewDto) to!: FrameViewDto;
 }
 
 /** How a sequence goes from its first frame to its last; at least one of the three. */
 export class FrameMoveDto {
   @ApiProperty({ type: CameraDto, required: false })
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => CameraDto)
+  @Optional()
+  @Nested(() => CameraDto)
   camera?: CameraDto;
   @ApiProperty({ required: false, description: 'how far the first figure goes, in parts of the width, -1..1' })
-  @IsOptional()
+  @Optional()
   @IsNumber()
   @Min(-1)
   @Max(1)
   across?: number;
   @ApiProperty({ required: false, description: 'the words of the last frame' })
-  @IsOptional()
+  @Optional()
   @IsString()
   @MaxLength(2000)
   towards?: string;
@@ -55,15 +43,15 @@ export class FrameMoveDto {
 
 export class NewSequenceDto {
   @ApiProperty() @IsString() @Length(1, 120) name!: string;
-  @ApiProperty() @IsString() @Length(1, 60) shotId!: string;
-  @ApiProperty({ type: FrameMoveDto }) @ValidateNested() @Type(() => FrameMoveDto) move!: FrameMoveDto;
+  @ApiProperty() @IsId() shotId!: string;
+  @ApiProperty({ type: FrameMoveDto }) @Nested(() => FrameMoveDto) move!: FrameMoveDto;
   @ApiProperty({ minimum: FEWEST_FRAMES, maximum: MOST_FRAMES })
   @IsInt()
   @Min(FEWEST_FRAMES)
   @Max(MOST_FRAMES)
   frames!: number;
   @ApiProperty({ enum: QUALITIES, enumName: 'Quality', required: false })
-  @IsOptional()
+  @Optional()
   @IsIn(QUALITIES)
   quality?: Quality;
 }

@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { FrameMove } from '@urbild/engine';
 import type { MixState, Quality } from '../../mixes/mix.entity';
+import { NAMES_BLOBS_INSIDE } from '../../platform/blobs/blobFields';
 
 /** A short run of frames over one shot: all rendered freely, and once more held by one of them. */
 export const SequenceEntity = defineEntity({
@@ -12,7 +13,7 @@ export const SequenceEntity = defineEntity({
     shotId: p.string(),
     name: p.string(),
     /** What the frames are made from: the shot as it was. */
-    state: p.json<MixState>(),
+    state: p.json<MixState>().comment(NAMES_BLOBS_INSIDE),
     move: p.json<FrameMove>(),
     quality: p.string().$type<Quality>(),
     /** One take a frame, each rendered by itself. */

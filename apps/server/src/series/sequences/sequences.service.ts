@@ -5,6 +5,7 @@ import { cameraWindow, figureFor, type FrameMove, type RenderRequest } from '@ur
 import { createHash, randomUUID } from 'crypto';
 import { blobUrl } from '../../library/reference.dto';
 import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
+import { together } from '../../platform/database/together';
 import { EventsService } from '../../platform/events/events.service';
 import { Problem } from '../../platform/problems/problem';
 import { WorkersService } from '../../platform/workers/workers.service';
@@ -53,7 +54,7 @@ export class SequencesService {
     return this.present(await this.find(id));
   }
 
-  /** Puts a take in line for every frame. Throws a {@link Problem} for a move that moves nothing. */
+  /** Puts a take into the queue for every frame. Throws a {@link Problem} for a move that moves nothing. */
   async create(
     seriesId: string,
     { name, shotId, move, frames, quality = 'draft' }: NewSequenceDto,
@@ -68,26 +69,26 @@ export class SequencesService {
       ]);
     const state = stateOfShot((await this.plans.planOf(series, [shot])).state, shot);
     const request = await this.queue.request(state, quality);
-    const freeIds: string[] = [];
-    for (let k = 0; k < frames; k++) {
-      const frame = { at: momentOf(k, frames), ...plain };
-      freeIds.push(await this.ask({ ...request, frame }, { quality, state }));
-    }
-    const sequence = this.em.create(SequenceEntity, {
-      id: randomUUID(),
-      seriesId,
-      shotId,
-      name,
-      state,
-      move: plain,
-      quality,
-      freeIds,
-      hold: null,
-      heldIds: null,
-      createdAt: new Date(),
-      version: 1,
-    });
-    await this.em.flush();
+    const requests = Array.from({ length: frames }, (_, k) => ({
+      ...request,
+      frame: { at: momentOf(k, frames), ...plain },
+    }));
+    const sequence = await together(this.em, async (em) =>
+      em.create(SequenceEntity, {
+        id: randomUUID(),
+        seriesId,
+        shotId,
+        name,
+        state,
+        move: plain,
+        quality,
+        freeIds: await this.ask(requests, { quality, state }),
+        hold: null,
+        heldIds: null,
+        createdAt: new Date(),
+        version: 1,
+      }),
+    );
     this.tell(sequence);
     return this.present(sequence);
   }
@@ -101,29 +102,33 @@ export class SequencesService {
     const content = free[frame].pictureHash;
     if (!content) throw Problem.conflict('This frame is not rendered yet. Wait for it, or hold by another.');
     const hold = { content, at: momentOf(frame, freeIds.length) };
-    await this.stop(sequence.heldIds ?? []);
-    const heldIds: string[] = [];
-    for (const [k, take] of free.entries())
-      heldIds.push(k === frame ? take.id : await this.ask({ ...take.origin.request, hold }, { quality, state }));
-    sequence.hold = frame;
-    sequence.heldIds = heldIds;
-    await this.em.flush();
+    const others = free.filter((_, k) => k !== frame).map((take) => ({ ...take.origin.request, hold }));
+    await together(this.em, async () => {
+      await this.stop(sequence.heldIds ?? []);
+      const heldIds = await this.ask(others, { quality, state });
+      heldIds.splice(frame, 0, free[frame].id);
+      Object.assign(sequence, { hold: frame, heldIds });
+    });
     this.tell(sequence);
     return this.present(sequence);
   }
 
-  private async ask(request: RenderRequest, made: Pick<Sequence, 'quality' | 'state'>): Promise<string> {
-    const take = await this.queue.put(request, made.quality, made.state, { priority: PRIORITY, controlled: false });
-    return take.id;
+  private async ask(
+    requests: readonly RenderRequest[],
+    { quality, state }: Pick<Sequence, 'quality' | 'state'>,
+  ): Promise<string[]> {
+    const links = { quality, made: state, priority: PRIORITY, controlled: false };
+    return (await this.queue.put(requests.map((request) => ({ request, ...links })))).map((take) => take.id);
   }
 
   /** Puts a sequence away and stops what is not rendered yet. */
   async remove(id: string, away = true): Promise<void> {
     const sequence = await this.em.findOne(SequenceEntity, { id });
     if (!sequence) throw Problem.notFound('This sequence');
-    if (away) await this.stop([...sequence.freeIds, ...(sequence.heldIds ?? [])]);
-    sequence.deletedAt = away ? new Date() : null;
-    await this.em.flush();
+    await together(this.em, async () => {
+      if (away) await this.stop([...sequence.freeIds, ...(sequence.heldIds ?? [])]);
+      sequence.deletedAt = away ? new Date() : null;
+    });
     this.tell(sequence);
   }
 
@@ -132,7 +137,7 @@ export class SequencesService {
       id: { $in: [...takeIds] },
       status: { $in: ['queued', 'rendering'] },
     });
-    for (const take of open) await this.takes.cancel(take.id);
+    await this.takes.stop(open);
   }
 
   /** How steady a sequence is, by itself and held; measured in a worker thread and kept as long as its frames are the same. */

@@ -3,6 +3,7 @@ import { Migration202611232 } from './migration202611232';
 import { Migration202611233 } from './migration202611233';
 import { Migration202611234 } from './migration202611234';
 import { Migration202611271 } from './migration202611271';
+import { Migration202611291 } from './migration202611291';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -11,4 +12,5 @@ export const MIGRATIONS = [
   { name: '202611233-bench', class: Migration202611233 },
   { name: '202611234-series', class: Migration202611234 },
   { name: '202611271-sequences', class: Migration202611271 },
+  { name: '202611291-nothing-lost', class: Migration202611291 },
 ];

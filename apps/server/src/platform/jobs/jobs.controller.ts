@@ -1,0 +1,42 @@
+import { Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
+import { Problem } from '../problems/problem';
+import { JobsService } from './jobs.service';
+
+/** A job that ended without being done. */
+export class TroubledJobDto {
+  @ApiProperty() id!: string;
+  @ApiProperty({ example: 'take' }) kind!: string;
+  @ApiProperty({ description: 'id of what it is about' }) subject!: string;
+  @ApiProperty({ description: 'it took the studio with it several times, so it was set aside' }) setAside!: boolean;
+  @ApiProperty({ description: 'why, as a sentence' }) reason!: string;
+  @ApiProperty({ required: false }) at?: string;
+}
+
+/** Work that did not get done, and trying it again. */
+@ApiTags('studio')
+@Controller('jobs')
+export class JobsController {
+  constructor(private readonly jobs: JobsService) {}
+
+  /** Jobs that failed for good or were set aside, newest first. */
+  @Get('troubled')
+  @ApiOkResponse({ type: [TroubledJobDto] })
+  async troubled(): Promise<TroubledJobDto[]> {
+    return (await this.jobs.troubled()).map(({ id, kind, subject, state, error, finishedAt }) => ({
+      id,
+      kind,
+      subject,
+      setAside: state === 'aside',
+      reason: error ?? '',
+      at: finishedAt?.toISOString(),
+    }));
+  }
+
+  /** Puts a job back into the queue. */
+  @Post(':id/retry')
+  @HttpCode(204)
+  async retry(@Param('id') id: string): Promise<void> {
+    if (!(await this.jobs.retry(id))) throw Problem.notFound('This job');
+  }
+}
