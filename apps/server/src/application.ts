@@ -82,8 +82,11 @@ async function prepare(app: NestExpressApplication, config: Config): Promise<voi
   );
   app.useBodyParser('json', { limit: LIMITS.jsonBytes });
   app.use(plainInput, ...LIMITED, missingFiles(config.webDir));
+  const problems = new ProblemFilter();
+  // whoever serves the page's files takes every error for a missing file: these are answered before
+  app.use(problems.beforeNest);
   app.setGlobalPrefix('api/v1');
-  app.useGlobalFilters(new ProblemFilter());
+  app.useGlobalFilters(problems);
   app.useGlobalPipes(
     new ValidationPipe({
       whitelist: true,

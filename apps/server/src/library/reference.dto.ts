@@ -166,6 +166,7 @@ export class RememberedDto extends ReferenceFieldsDto {
   @IsArray()
   @ArrayMaxSize(60)
   @IsString({ each: true })
+  @Length(1, 60, { each: true })
   tags!: string[];
   @ApiProperty() @IsBoolean() away!: boolean;
 }

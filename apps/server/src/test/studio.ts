@@ -22,7 +22,10 @@ export interface TestStudio {
   close(): Promise<void>;
 }
 
-export async function openStudio(dataDir?: string, options: { readonly vision?: boolean } = {}): Promise<TestStudio> {
+export async function openStudio(
+  dataDir?: string,
+  options: { readonly vision?: boolean; readonly webDir?: string } = {},
+): Promise<TestStudio> {
   const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-test-')));
   const app = await createApplication({
     port: 0,
@@ -33,6 +36,7 @@ export async function openStudio(dataDir?: string, options: { readonly vision?: 
     quiet: true,
     backups: false,
     vision: options.vision ?? false,
+    webDir: options.webDir,
   });
   const server = (await app.listen(0, '127.0.0.1')) as Server;
   const { port } = server.address() as { port: number };

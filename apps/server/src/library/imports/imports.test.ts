@@ -158,3 +158,57 @@ test('files in line are read after a restart', async () => {
   expect((await allReferences(again)).map((r) => r.title)).toEqual(['late']);
   await again.close();
 });
+
+describe('at the same moment', () => {
+  test('the same file eight times is one reference', async () => {
+    const bytes = await testPng(260, 150, 71);
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () =>
+        studio.ask.post('/api/v1/references').attach('file', bytes, 'one.png').expect(201),
+      ),
+    );
+    expect(new Set(answers.map((a) => (a.body as { reference: { id: string } }).reference.id)).size).toBe(1);
+    expect(answers.filter((a) => !(a.body as { duplicate: boolean }).duplicate)).toHaveLength(1);
+  });
+
+  test('the same import twelve times is one file on its way', async () => {
+    const id = '018f2b3c-1111-4222-8333-777755556666';
+    const bytes = await testPng(250, 150, 72);
+    const sent = await Promise.all(Array.from({ length: 12 }, () => send(bytes, 'twelve.png', id)));
+    expect(new Set(sent.map((f) => f.id))).toEqual(new Set([id]));
+    await studio.jobs.idle();
+    expect((await list()).filter((f) => f.id === id)).toHaveLength(1);
+    expect(await find(id)).toMatchObject({ state: 'done' });
+  });
+
+  test('a question that is answered six times is answered once', async () => {
+    const bytes = await testPng(270, 150, 73);
+    await send(bytes, 'first.png');
+    await studio.jobs.idle();
+    const count = (await allReferences(studio)).length;
+    const again = await send(bytes, 'again.png');
+    await studio.jobs.idle();
+    await Promise.all(
+      Array.from({ length: 6 }, () =>
+        studio.ask
+          .post('/api/v1/imports/decide')
+          .send({ ids: [again.id], decision: 'keep both' })
+          .expect(200),
+      ),
+    );
+    for (let k = 0; k < 100 && (await find(again.id)).state !== 'done'; k++)
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    expect((await allReferences(studio)).length).toBe(count + 1);
+  });
+});
+
+test('a damaged picture is written anew, told of, and can be rendered from', async () => {
+  const { data, raw } = testPixels(320, 200, 81);
+  const bytes = await sharp(data, { raw }).jpeg({ quality: 90 }).toBuffer();
+  bytes.writeUInt16BE(0xffd5, bytes.length >> 1);
+  const sent = await send(bytes, 'damaged.jpg');
+  await studio.jobs.idle();
+  const file = await find(sent.id);
+  expect(file).toMatchObject({ state: 'done', reason: expect.stringMatching(/is damaged.*written anew/) as string });
+  await studio.ask.get(`/api/v1/references/${file.referenceId}/gives`).expect(200);
+});

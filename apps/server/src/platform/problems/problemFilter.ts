@@ -1,6 +1,6 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, ValidationError } from '@nestjs/common';
 import { OptimisticLockError } from '@mikro-orm/core';
-import type { Response } from 'express';
+import type { NextFunction, Request, Response } from 'express';
 import { LIMITS } from '../config';
 import { isNoRoom } from '../room';
 import { Problem, type FieldError, type ProblemDocument } from './problem';
@@ -11,7 +11,14 @@ export class ProblemFilter implements ExceptionFilter {
   private readonly logger = new Logger('problem');
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const response = host.switchToHttp().getResponse<Response>();
+    this.answer(error, host.switchToHttp().getResponse<Response>());
+  }
+
+  /** The same for errors of what stands before Nest: parsers and guards. To be used as Express's error handler. */
+  readonly beforeNest = (error: unknown, _request: Request, response: Response, _next: NextFunction): void =>
+    this.answer(error, response);
+
+  private answer(error: unknown, response: Response): void {
     if (response.headersSent) {
       response.end();
       return;

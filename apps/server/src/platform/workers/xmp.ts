@@ -21,6 +21,7 @@ const listOf = (node: Node): readonly Node[] => (Array.isArray(node) ? node : no
 
 /** All texts of a value: plain, or the items of an rdf:Alt, rdf:Seq or rdf:Bag. */
 function textsOf(node: Node): string[] {
+  if (node === undefined) return [];
   if (typeof node === 'string') return node.trim() ? [node.trim()] : [];
   if (Array.isArray(node)) return node.flatMap(textsOf);
   for (const container of ['rdf:Alt', 'rdf:Seq', 'rdf:Bag']) {

@@ -1,0 +1,109 @@
+import { GIVES, MEDIA, READINGS, TYPED_MAX_WEIGHT } from '@urbild/core';
+import fc from 'fast-check';
+import type { ReferenceDto } from '../library/reference.dto';
+import { ASPECTS } from '../mixes/mix.entity';
+import { bringIn, openStudio, testPng, type TestStudio } from '../test/studio';
+import type { TakeDto } from './take.dto';
+
+let studio: TestStudio;
+let references: ReferenceDto[];
+let mask: string;
+beforeAll(async () => {
+  studio = await openStudio();
+  references = [
+    await bringIn(studio, 1),
+    await bringIn(studio, 2, { kind: 'style' }),
+    await bringIn(studio, 3, { kind: 'face' }),
+  ];
+  const sent = await studio.ask
+    .post('/api/v1/masks')
+    .attach('file', await testPng(60, 40, 9), 'm.png')
+    .expect(201);
+  mask = (sent.body as { content: string }).content;
+});
+afterAll(() => studio.close());
+
+const part = fc.double({ min: 0, max: 1, noNaN: true });
+const anyText = fc.oneof(
+  fc.constantFrom(
+    'Ilse in the harbour at dusk',
+    'no boats',
+    'two foxes and an old man with a white beard, village street in the rain',
+    'portrait of Brom, close-up',
+    'Ilse, Ilse, Ilse',
+    '',
+    ' , ',
+    'without',
+    '"quoted', // and what nobody means
+    'a a a a the of of',
+  ),
+  fc.string({ maxLength: 60 }).map((text) => text.replaceAll('\0', '')),
+);
+const region = () =>
+  fc.record({
+    content: fc.constant(mask),
+    invert: fc.boolean(),
+    feather: fc.double({ min: 0, max: 0.1, noNaN: true }),
+  });
+const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });
+const influence = () =>
+  fc
+    .record({
+      referenceId: fc.constantFrom(...references.map((r) => r.id)),
+      gives: fc.constantFrom(...GIVES),
+      weight: fc.double({ min: 0, max: TYPED_MAX_WEIGHT, noNaN: true }),
+      span: fc.tuple(part, part).map(([a, b]) => [Math.min(a, b), Math.max(a, b)]),
+      reading: fc.constantFrom(...READINGS),
+      on: fc.boolean(),
+      subject: maybe(fc.constantFrom('Ilse', 'nobody', 'constructor', 'x')),
+      parts: maybe(fc.subarray(['face', 'hair', 'build', 'clothes'] as const)),
+      fill: maybe(fc.constantFrom('inside', 'around')),
+      motif: maybe(fc.double({ min: 0.5, max: 1.5, noNaN: true })),
+      region: maybe(region()),
+    })
+    .map(({ span: [from, to], ...rest }) => ({ ...rest, from, to }));
+const mix = () =>
+  fc.record({
+    prompt: anyText,
+    avoid: anyText,
+    influences: fc.array(influence(), { maxLength: 4 }).map((all) => all.map((i, k) => ({ id: `i${k}`, ...i }))),
+    settings: fc.record({
+      aspect: fc.constantFrom(...ASPECTS),
+      seed: fc.nat({ max: 0xffffffff }),
+      balance: fc.double({ min: 0, max: 2, noNaN: true }),
+      spread: maybe(part),
+      strictness: maybe(part),
+      ornateness: maybe(part),
+      medium: maybe(fc.constantFrom(...MEDIA)),
+      emphases: maybe(
+        fc.array(
+          fc.record({
+            words: fc.constantFrom('Ilse', 'harbour', 'dusk', 'nothing of it'),
+            weight: fc.double({ min: 0, max: 2, noNaN: true }),
+          }),
+          { maxLength: 3 },
+        ),
+      ),
+      start: maybe(
+        fc.record({ of: fc.constant('reference'), id: fc.constantFrom(...references.map((r) => r.id)), change: part }),
+      ),
+      mask: maybe(region()),
+    }),
+  });
+
+/** How many mixes are rendered; `npm run soak` renders more of them. */
+const RUNS = Number(process.env.URBILD_FUZZ_RUNS ?? 40);
+const SEED = Number(process.env.URBILD_FUZZ_SEED ?? 20261129);
+
+test('whatever mix the server accepts, the engine renders', async () => {
+  const failures: unknown[] = [];
+  for (const [k, fields] of fc.sample(mix(), { numRuns: RUNS, seed: SEED }).entries()) {
+    const made = await studio.ask.post('/api/v1/mixes').send(fields).expect(201);
+    const { id } = made.body as { id: string };
+    const asked = await studio.ask.post('/api/v1/takes').send({ mixId: id, quality: 'draft' }).expect(201);
+    await studio.jobs.idle();
+    const take = (await studio.ask.get(`/api/v1/takes/${(asked.body as TakeDto).id}`).expect(200)).body as TakeDto;
+    if (take.status !== 'done') failures.push([k, take.error, JSON.stringify(fields)]);
+  }
+  expect(failures).toEqual([]);
+});
