@@ -5,10 +5,12 @@ import { Tooltip } from 'radix-ui';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
+import { resumeUnsaved } from './api/documents';
 import { EventsProvider } from './api/events';
 import { ImportPanel } from './parts/ImportPanel';
 import { ImportProvider } from './parts/imports';
 import { NoticeProvider } from './parts/notices';
+import { StudioStatus } from './parts/StudioStatus';
 import { TopBar } from './parts/TopBar';
 import './theme/theme.css';
 
@@ -24,6 +26,7 @@ function Frame() {
         <main className="relative min-h-0 min-w-0">
           <Outlet />
           <ImportPanel />
+          <StudioStatus />
         </main>
       </div>
     </ImportProvider>
@@ -68,6 +71,8 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+void resumeUnsaved(client);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -1,4 +1,6 @@
 /** Pure computation of Urbild: no interface, no server, no files, no canvas. */
+export { merge, sameData, type Conflict, type Merged } from './merge/merge';
+export { withValue } from './merge/withValue';
 export { compileKernel, growTo, type KernelMemory } from './maths/wasm';
 export * from './maths/scalar';
 export * from './maths/select';

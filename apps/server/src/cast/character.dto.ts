@@ -10,7 +10,19 @@ import {
   type TraitSheet,
   hexOf,
 } from '@urbild/core';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, MaxLength, Min } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+} from 'class-validator';
 import { SLOTS, type Character, type Slot } from './character.entity';
 import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
@@ -21,9 +33,29 @@ export class SheetItemDto {
   @ApiProperty({ enum: SLOTS, enumName: 'Slot' }) @IsIn(SLOTS) slot!: Slot;
 }
 
+/** What a trait of a name is said by. */
+const saidBy = (name: TraitName): 'colour' | 'number' | 'choice' =>
+  COLOUR_TRAITS.some((t) => t === name) ? 'colour' : NUMBER_TRAITS.some((t) => t === name) ? 'number' : 'choice';
+
+/** The trait has just the value that its name asks for. */
+const SaysWhatItIs = () =>
+  ValidateBy({
+    name: 'saysWhatItIs',
+    validator: {
+      validate: (name: TraitName, context) => {
+        const trait = context!.object as TraitDto;
+        return (['colour', 'number', 'choice'] as const).every(
+          (kind) => (trait[kind] !== undefined) === (kind === saidBy(name)),
+        );
+      },
+      defaultMessage: (context) =>
+        `${context!.value}: give its ${saidBy(context!.value as TraitName)} and nothing else`,
+    },
+  });
+
 /** One trait. Exactly one of colour, number and choice is there. */
 export class TraitDto {
-  @ApiProperty({ enum: TRAITS, enumName: 'TraitName' }) @IsIn(TRAITS) name!: TraitName;
+  @ApiProperty({ enum: TRAITS, enumName: 'TraitName' }) @IsIn(TRAITS) @SaysWhatItIs() name!: TraitName;
   @ApiProperty({ required: false, example: '#b5653a' }) @Optional() @Matches(/^#[0-9a-f]{6}$/) colour?: string;
   @ApiProperty({ required: false, description: '1 is usual' })
   @Optional()

@@ -133,7 +133,13 @@ export class SeriesService {
 
   async change(id: string, { version, name, mixId, mixVersion }: ChangeSeriesDto): Promise<SeriesDto> {
     const series = await this.find(id);
-    requireVersion(series, version, (s) => ({ id: s.id, name: s.name, mixId: s.mixId, version: s.version }));
+    requireVersion(series, version, ({ id, name, mixId, mixVersion, version }) => ({
+      id,
+      name,
+      mixId,
+      mixVersion,
+      version,
+    }));
     if (name !== undefined) series.name = name;
     if (mixId !== undefined && mixId !== series.mixId) {
       if (!(await this.em.count(MixEntity, { id: mixId, deletedAt: null }))) throw Problem.notFound('This mix');

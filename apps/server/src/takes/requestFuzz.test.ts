@@ -1,5 +1,6 @@
 import { GIVES, MEDIA, READINGS, TYPED_MAX_WEIGHT } from '@urbild/core';
 import fc from 'fast-check';
+import sharp from 'sharp';
 import type { ReferenceDto } from '../library/reference.dto';
 import { ASPECTS } from '../mixes/mix.entity';
 import { bringIn, openStudio, testPng, type TestStudio } from '../test/studio';
@@ -106,4 +107,45 @@ test('whatever mix the server accepts, the engine renders', async () => {
     if (take.status !== 'done') failures.push([k, take.error, JSON.stringify(fields)]);
   }
   expect(failures).toEqual([]);
+});
+
+describe('pictures that nobody would draw', () => {
+  const flat = (width: number, height: number, background: { r: number; g: number; b: number; alpha: number }) =>
+    sharp({ create: { width, height, channels: 4, background } })
+      .png()
+      .toBuffer();
+  const ODD: readonly (readonly [name: string, make: () => Promise<Buffer>])[] = [
+    ['one pixel', () => flat(1, 1, { r: 200, g: 30, b: 30, alpha: 1 })],
+    ['a line', () => flat(300, 1, { r: 10, g: 200, b: 30, alpha: 1 })],
+    ['a standing line', () => flat(1, 300, { r: 10, g: 20, b: 230, alpha: 1 })],
+    ['nine pixels', () => testPng(3, 3, 4)],
+    ['nothing at all', () => flat(80, 60, { r: 0, g: 0, b: 0, alpha: 0 })],
+    ['black', () => flat(90, 60, { r: 0, g: 0, b: 0, alpha: 1 })],
+    ['white', () => flat(90, 61, { r: 255, g: 255, b: 255, alpha: 1 })],
+  ];
+  test.each(ODD)('%s is rendered from, whatever it gives', async (name, make) => {
+    const sent = await studio.ask
+      .post('/api/v1/references')
+      .attach('file', await make(), `${name}.png`)
+      .expect(201);
+    const { id } = (sent.body as { reference: ReferenceDto }).reference;
+    const failures: unknown[] = [];
+    for (const gives of GIVES)
+      for (const start of [false, true]) {
+        if (start && gives !== 'look') continue;
+        const fields = {
+          prompt: 'Ilse in the harbour at dusk',
+          influences: [{ id: 'odd', referenceId: id, gives, weight: 1, from: 0, to: 1, reading: 'normal', on: true }],
+          ...(start
+            ? { settings: { aspect: '3:2', seed: 1, balance: 1, start: { of: 'reference', id, change: 0.5 } } }
+            : {}),
+        };
+        const mix = (await studio.ask.post('/api/v1/mixes').send(fields).expect(201)).body as { id: string };
+        const asked = await studio.ask.post('/api/v1/takes').send({ mixId: mix.id, quality: 'draft' }).expect(201);
+        await studio.jobs.idle();
+        const take = (await studio.ask.get(`/api/v1/takes/${(asked.body as TakeDto).id}`).expect(200)).body as TakeDto;
+        if (take.status !== 'done') failures.push([gives, start, take.error]);
+      }
+    expect(failures).toEqual([]);
+  });
 });

@@ -9,7 +9,11 @@ import {
 import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
 import { api, ask, type Reference } from './client';
+import { changeDocument } from './changeDocument';
+import { referenceDocument, referenceFields, withEdits, type ReferenceFields } from './documents';
 import { keys } from './keys';
+import { openDocument } from '../shared/save/documents';
+import { useOpenDocument } from '../shared/save/useSaved';
 import { remember } from './undo';
 
 export type Found = Schemas['SearchDto'];
@@ -29,7 +33,12 @@ export const useSearch = (query: string) =>
   });
 
 const AT_ONCE = 100;
-let waiting = new Map<string, ((r: Reference | null) => void)[]>();
+/** Who waits for a reference. */
+interface Waiter {
+  readonly resolve: (reference: Reference | null) => void;
+  readonly reject: (error: Error) => void;
+}
+let waiting = new Map<string, Waiter[]>();
 
 /** Loads one reference; those that are asked for in the same moment come in one answer. */
 function loadReference(id: string): Promise<Reference | null> {
@@ -39,17 +48,20 @@ function loadReference(id: string): Promise<Reference | null> {
         const batch = waiting;
         waiting = new Map();
         const ids = [...batch.keys()];
-        for (let k = 0; k < ids.length; k += AT_ONCE)
-          ask(api.GET('/api/v1/references', { params: { query: { ids: ids.slice(k, k + AT_ONCE).join(',') } } })).then(
+        for (let k = 0; k < ids.length; k += AT_ONCE) {
+          const part = ids.slice(k, k + AT_ONCE);
+          ask(api.GET('/api/v1/references', { params: { query: { ids: part.join(',') } } })).then(
             (found) => {
-              const byId = new Map(found.map((r) => [r.id, r]));
-              for (const one of ids.slice(k, k + AT_ONCE))
-                batch.get(one)?.forEach((done) => done(byId.get(one) ?? null));
+              const byId = new Map(
+                found.map((r) => [r.id, withEdits(`reference ${r.id}`, r, referenceFields)] as const),
+              );
+              for (const one of part) batch.get(one)?.forEach(({ resolve: done }) => done(byId.get(one) ?? null));
             },
-            reject,
+            (error: Error) => part.forEach((one) => batch.get(one)?.forEach(({ reject: fail }) => fail(error))),
           );
+        }
       }, 8);
-    waiting.set(id, [...(waiting.get(id) ?? []), resolve]);
+    waiting.set(id, [...(waiting.get(id) ?? []), { resolve, reject }]);
   });
 }
 
@@ -69,7 +81,8 @@ export function useReferencesById(ids: readonly string[]): ReadonlyMap<string, R
   });
 }
 
-const put = (client: QueryClient, reference: Reference) => client.setQueryData(keys.reference(reference.id), reference);
+const put = (client: QueryClient, reference: Reference) =>
+  client.setQueryData(keys.reference(reference.id), withEdits(`reference ${reference.id}`, reference, referenceFields));
 
 /** Shows a change at once. */
 function foresee(client: QueryClient, id: string, change: Partial<Reference>): void {
@@ -81,48 +94,19 @@ function refresh(client: QueryClient, ids: readonly string[]): void {
   void client.invalidateQueries({ queryKey: ['search'] });
 }
 
-/** Changes title, tags or notes of one reference: at once on the screen, rolled back with a message when refused. */
+/** Changes title, tags, notes or preparation of one reference: at once on the screen, saved by its queue, undoable. */
 export function useChangeReference() {
   const client = useQueryClient();
   const tell = useNotice();
-  return useMutation({
-    mutationFn: ({
-      reference,
-      change,
-    }: {
-      reference: Reference;
-      change: { title?: string; tags?: string[]; notes?: string };
-    }) =>
-      ask(
-        api.PATCH('/api/v1/references/{id}', {
-          params: { path: { id: reference.id } },
-          body: { ...change, version: reference.version },
-        }),
-      ),
-    onMutate: ({ reference, change }) => foresee(client, reference.id, change),
-    onSuccess: (saved, { reference, change }) => {
-      put(client, saved);
-      void client.invalidateQueries({ queryKey: ['search'] });
-      const before = Object.fromEntries(Object.keys(change).map((k) => [k, reference[k as keyof typeof change]]));
-      remember(async () => {
-        const now = await ask(api.GET('/api/v1/references/{id}', { params: { path: { id: saved.id } } }));
-        put(
-          client,
-          await ask(
-            api.PATCH('/api/v1/references/{id}', {
-              params: { path: { id: saved.id } },
-              body: { ...before, version: now.version },
-            }),
-          ),
-        );
-      });
+  return {
+    mutate: ({ reference, change }: { reference: Reference; change: Partial<ReferenceFields> }) => {
+      const queue = referenceDocument(client, reference);
+      queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
+      // a new preparation makes a picture: it waits for the hand to rest
+      const wait = change.preparation ? 250 : 300;
+      changeDocument(queue, change, referenceFields(reference), wait);
     },
-    onError: (error, { reference }) => {
-      put(client, reference);
-      refresh(client, [reference.id]);
-      tell(error.message, { grave: true });
-    },
-  });
+  };
 }
 
 type Before = Schemas['BulkChangedDto']['before'];
@@ -176,49 +160,33 @@ export const useGives = (reference: Reference) =>
     queryFn: () => ask(api.GET('/api/v1/references/{id}/gives', { params: { path: { id: reference.id } } })),
   });
 
-/** Sets how a picture is prepared; undoable. */
+/** Sets how a picture is prepared; undoable. Pending while the server makes the picture. */
 export function usePrepare() {
-  const client = useQueryClient();
-  const tell = useNotice();
-  const send = async (id: string, preparation: Preparation) => {
-    const now = await ask(api.GET('/api/v1/references/{id}', { params: { path: { id } } }));
-    const saved = await ask(
-      api.PUT('/api/v1/references/{id}/preparation', {
-        params: { path: { id } },
-        body: { version: now.version, preparation },
-      }),
-    );
-    put(client, saved);
-    void client.invalidateQueries({ queryKey: ['search'] });
-    return now.preparation;
+  const change = useChangeReference();
+  return {
+    mutate: ({ reference, preparation }: { reference: Reference; preparation: Preparation }) =>
+      change.mutate({ reference, change: { preparation } }),
   };
-  return useMutation({
-    mutationFn: ({ reference, preparation }: { reference: Reference; preparation: Preparation }) =>
-      send(reference.id, preparation),
-    onMutate: ({ reference, preparation }) => foresee(client, reference.id, { preparation }),
-    onSuccess: (before, { reference }) => {
-      const back = (preparation: Preparation) => async () => back(await send(reference.id, preparation));
-      remember(back(before));
-    },
-    onError: (error, { reference }) => {
-      put(client, reference);
-      tell(error.message, { grave: true });
-    },
-  });
 }
+
+/** True while changes of a reference are on their way. */
+export const useIsSaving = (id: string): boolean => useOpenDocument(`reference ${id}`)?.saved === false;
 
 /** Sets right what was read of a picture. */
 export function useCorrect() {
   const client = useQueryClient();
   const tell = useNotice();
   return useMutation({
-    mutationFn: ({ reference, corrections }: { reference: Reference; corrections: Corrections }) =>
-      ask(
-        api.PATCH('/api/v1/references/{id}/corrections', {
-          params: { path: { id: reference.id } },
-          body: { ...corrections, version: reference.version },
-        }),
-      ),
+    mutationFn: async ({ reference, corrections }: { reference: Reference; corrections: Corrections }) => {
+      const at = { params: { path: { id: reference.id } } };
+      await openDocument(`reference ${reference.id}`)?.flush();
+      const send = (version: number) =>
+        ask(api.PATCH('/api/v1/references/{id}/corrections', { ...at, body: { ...corrections, version } }));
+      const { version } = await ask(api.GET('/api/v1/references/{id}', at));
+      return send(version);
+    },
+    // one after the other: each is based on what the one before it left
+    scope: { id: 'corrections' },
     onSuccess: (saved) => put(client, saved),
     onError: (error) => tell(error.message, { grave: true }),
   });

@@ -3,14 +3,27 @@ import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
 import { api, ask, type Mix, type Series, type SeriesSummary, type Shot, type ShotTake } from './client';
 import { keys } from './keys';
-import { marked, type Marks } from './marked';
+import { exclusive, marked, type Marks } from './marked';
 import { remember, stepBack, type Undo } from './undo';
+import { openDocument } from '../shared/save/documents';
+import { changeDocument } from './changeDocument';
+import {
+  putSeries,
+  seriesDocument,
+  seriesFields,
+  shotDocument,
+  shotFields,
+  takeDocument,
+  takeFields,
+  withShotEdits,
+  type SeriesFields,
+  type ShotFields,
+} from './documents';
 
 export type NewShot = Schemas['NewShotDto'];
 export type ShotMend = Schemas['ShotMendDto'];
 export type OwnSettings = Schemas['OwnSettingsDto'];
 export type SourceKind = Schemas['SourceKind'];
-type ShotFields = Omit<Schemas['ChangeShotDto'], 'version'>;
 
 export const useAllSeries = () => useQuery({ queryKey: keys.series, queryFn: () => ask(api.GET('/api/v1/series')) });
 
@@ -20,7 +33,7 @@ export const useSeries = (id: string | undefined) =>
   useQuery({
     queryKey: keys.oneSeries(id ?? ''),
     enabled: !!id,
-    queryFn: () => ask(api.GET('/api/v1/series/{id}', at(id!))),
+    queryFn: async () => withShotEdits(await ask(api.GET('/api/v1/series/{id}', at(id!)))),
   });
 
 /** How far the takes of a series hold together; those of a batch of tries when one is named. */
@@ -39,7 +52,7 @@ export const useConsistency = (id: string, batch = '', enabled = true) =>
   });
 
 function put(client: QueryClient, series: Series): void {
-  client.setQueryData(keys.oneSeries(series.id), series);
+  putSeries(client, series);
   client.setQueryData<SeriesSummary[]>(keys.series, (all) =>
     all?.map((s) => (s.id === series.id ? { ...s, name: series.name, shots: series.shots.length } : s)),
   );
@@ -82,32 +95,43 @@ export function useSeriesActs(series: Series) {
       return undefined;
     }
   };
-  const patch = (shotId: string, fields: ShotFields) => {
+  const place = (shotId: string, position: number) => {
     const { version } = now().shots.find((s) => s.id === shotId)!;
-    return ask(api.PATCH('/api/v1/shots/{id}', { ...at(shotId), body: { version, ...fields } }));
+    return ask(api.PATCH('/api/v1/shots/{id}', { ...at(shotId), body: { version, position } }));
+  };
+  const self = (fields: Partial<SeriesFields>) => {
+    const queue = seriesDocument(client, now());
+    queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
+    changeDocument(queue, fields, seriesFields(now()));
   };
   const batch = (name: string) => ({ params: { path: { id, batch: name } } });
   return {
-    /** Changes a shot: at once on the screen, rolled back when it is refused. */
-    changeShot: (shot: Shot, fields: ShotFields, says?: string) => {
-      const was = Object.fromEntries(Object.keys(fields).map((k) => [k, shot[k as keyof Shot]])) as ShotFields;
-      const { position, ...shown } = fields;
+    /** Changes a shot: at once on the screen, saved by its queue, taken back when it is refused. */
+    changeShot: (shot: Shot, fields: Partial<ShotFields>, says?: string) => {
+      const queue = shotDocument(client, id, shot);
+      queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
+      const typed = fields.prompt ?? fields.title ?? fields.notes ?? fields.seed;
+      changeDocument(queue, fields, shotFields(shot), typed === undefined ? undefined : 350);
+      if (says) tell(says, { action: { label: 'Undo', run: () => void stepBack().catch(grave) } });
+    },
+    /** Moves a shot to another place: at once on the screen, rolled back when it is refused. */
+    moveShot: async (shot: Shot, position: number) => {
+      const was = now().shots.findIndex((s) => s.id === shot.id);
       client.setQueryData<Series>(keys.oneSeries(id), (s) => {
         if (!s) return s;
-        const shots = s.shots.map((x) => (x.id === shot.id ? { ...x, ...shown } : x));
-        if (position === undefined) return { ...s, shots };
-        const rest = shots.filter((x) => x.id !== shot.id);
+        const rest = s.shots.filter((x) => x.id !== shot.id);
         rest.splice(
           position,
           0,
-          shots.find((x) => x.id === shot.id)!,
+          s.shots.find((x) => x.id === shot.id)!,
         );
         return { ...s, shots: rest };
       });
+      await openDocument(`shot ${shot.id}`)?.flush();
       return act(
-        () => patch(shot.id, fields),
-        says,
-        () => patch(shot.id, was),
+        () => place(shot.id, position),
+        undefined,
+        () => place(shot.id, was),
       );
     },
     addShots: (shots: NewShot[], place?: number) =>
@@ -119,10 +143,8 @@ export function useSeriesActs(series: Series) {
         `“${shot.title}” was taken out`,
         () => ask(api.POST('/api/v1/shots/{id}/restore', at(shot.id))),
       ),
-    rename: (name: string) =>
-      act(() => ask(api.PATCH('/api/v1/series/{id}', { ...at(id), body: { version: now().version, name } }))),
-    pin: (mixVersion: number | null) =>
-      act(() => ask(api.PATCH('/api/v1/series/{id}', { ...at(id), body: { version: now().version, mixVersion } }))),
+    rename: (name: string) => self({ name }),
+    pin: (mixVersion: number | null) => self({ mixVersion }),
     render: (wish: Schemas['RenderSeriesDto']) =>
       ask(api.POST('/api/v1/series/{id}/render', { ...at(id), body: wish }))
         .then(({ queued }) => {
@@ -197,25 +219,22 @@ export function useSeriesOfMix() {
 /** What shots a text holds. */
 export const readShots = (text: string): Promise<NewShot[]> => ask(api.POST('/api/v1/shots/read', { body: { text } }));
 
-/** Says something of a take of a shot: at once on the screen, rolled back when it is refused. */
+/** Says something of a take of a shot: at once on the screen, taken back when it is refused. */
 export function useMarkShotTake(seriesId: string) {
   const client = useQueryClient();
   const tell = useNotice();
-  return useMutation({
-    mutationFn: ({ take, marks }: { take: ShotTake; marks: Marks }) =>
-      ask(api.PATCH('/api/v1/takes/{id}', { ...at(take.id), body: { version: take.version, ...marks } })),
-    onMutate: ({ take, marks }) => {
-      const before = client.getQueryData<Series>(keys.oneSeries(seriesId));
-      client.setQueryData<Series>(
-        keys.oneSeries(seriesId),
-        (s) => s && { ...s, shots: s.shots.map((shot) => marked(shot, take, marks)) },
-      );
-      return before;
+  return {
+    mutate: ({ take, marks }: { take: ShotTake; marks: Marks }) => {
+      const key = keys.oneSeries(seriesId);
+      const queue = takeDocument(take, (fields, saved) => {
+        client.setQueryData<Series>(
+          key,
+          (s) => s && { ...s, shots: s.shots.map((shot) => marked(shot, take, fields)) },
+        );
+        if (saved) void client.invalidateQueries({ queryKey: key });
+      });
+      queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
+      queue.set(exclusive(marks), takeFields(take));
     },
-    onError: (e, _, before) => {
-      if (before) client.setQueryData(keys.oneSeries(seriesId), before);
-      tell(e.message, { grave: true });
-    },
-    onSettled: () => void client.invalidateQueries({ queryKey: keys.oneSeries(seriesId) }),
-  });
+  };
 }

@@ -1,8 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
 import { api, ask } from './client';
+import { changeDocument } from './changeDocument';
+import { characterDocument, characterFields, lookDocument, lookFields, withEdits } from './documents';
 import { keys } from './keys';
+import type { SaveQueue } from '../shared/save/saveQueue';
 
 export type Look = Schemas['LookDto'];
 export type LookReading = Schemas['LookReadingDto'];
@@ -12,9 +15,19 @@ export type Trait = Schemas['TraitDto'];
 export type Slot = Schemas['Slot'];
 export type ShelfItem = Schemas['ShelfItemDto'];
 
-export const useLooks = () => useQuery({ queryKey: keys.looks, queryFn: () => ask(api.GET('/api/v1/looks')) });
+export const useLooks = () =>
+  useQuery({
+    queryKey: keys.looks,
+    queryFn: async () =>
+      (await ask(api.GET('/api/v1/looks'))).map((look) => withEdits(`look ${look.id}`, look, lookFields)),
+  });
 
-export const useCast = () => useQuery({ queryKey: keys.cast, queryFn: () => ask(api.GET('/api/v1/cast')) });
+export const useCast = () =>
+  useQuery({
+    queryKey: keys.cast,
+    queryFn: async () =>
+      (await ask(api.GET('/api/v1/cast'))).map((c) => withEdits(`character ${c.id}`, c, characterFields)),
+  });
 
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/v1/shelf')) });
 
@@ -57,48 +70,25 @@ export const useTake = (id: string | undefined) =>
 export const useKeepers = () =>
   useQuery({ queryKey: keys.keepers, queryFn: () => ask(api.GET('/api/v1/takes/keepers')) });
 
-interface Versioned {
-  readonly id: string;
-  readonly version: number;
-}
-
-/** Changes one of a list at once on the screen; rolls back with a message when the server refuses. */
-function useListChange<T extends Versioned, C>(key: readonly string[], send: (item: T, change: C) => Promise<T>) {
+/** Changes one of a list by its queue: at once on the screen, taken back with a message when the server refuses. */
+function useListChange<T, S extends object>(
+  open: (client: QueryClient, item: T) => SaveQueue<S>,
+  fields: (item: T) => S,
+) {
   const client = useQueryClient();
   const tell = useNotice();
-  const replace = (id: string, change: Partial<T>) =>
-    client.setQueryData<T[]>(key, (all) => all?.map((one) => (one.id === id ? { ...one, ...change } : one)));
-  return useMutation({
-    mutationFn: ({ item, change }: { item: T; change: C }) => send(item, change),
-    onMutate: ({ item, change }) => replace(item.id, change as unknown as Partial<T>),
-    onSuccess: (saved) => replace(saved.id, saved),
-    onError: (error, { item }) => {
-      replace(item.id, item);
-      void client.invalidateQueries({ queryKey: key });
-      tell(error.message, { grave: true });
+  return {
+    mutate: ({ item, change }: { item: T; change: Partial<S> }) => {
+      const queue = open(client, item);
+      queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
+      changeDocument(queue, change, fields(item));
     },
-  });
+  };
 }
 
-export const useChangeLook = () =>
-  useListChange<Look, Omit<Schemas['ChangeLookDto'], 'version'>>(keys.looks, (look, change) =>
-    ask(
-      api.PATCH('/api/v1/looks/{id}', {
-        params: { path: { id: look.id } },
-        body: { ...change, version: look.version },
-      }),
-    ),
-  );
+export const useChangeLook = () => useListChange(lookDocument, lookFields);
 
-export const useChangeCharacter = () =>
-  useListChange<Character, Omit<Schemas['ChangeCharacterDto'], 'version'>>(keys.cast, (character, change) =>
-    ask(
-      api.PATCH('/api/v1/cast/{id}', {
-        params: { path: { id: character.id } },
-        body: { ...change, version: character.version },
-      }),
-    ),
-  );
+export const useChangeCharacter = () => useListChange(characterDocument, characterFields);
 
 /** Does something and refreshes a list; tells what went wrong. */
 export function useAct<A extends unknown[], R>(key: readonly string[], act: (...args: A) => Promise<R>) {

@@ -1,8 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
-import { api, ask, type Mix, type MixInfluence, type MixSettings, type Take } from './client';
+import { api, ask, type MixInfluence, type MixSettings, type Take } from './client';
+import { mixDocument, takeDocument, takeFields } from './documents';
 import { keys } from './keys';
+import { exclusive, type Marks } from './marked';
 
 export type Strip = Schemas['StripDto'];
 export type StripAxis = Schemas['AxisDto'];
@@ -72,65 +74,37 @@ export function useWorked(ids: readonly string[]): ReadonlyMap<string, Worked> {
   return new Map((data ?? []).map((w) => [w.referenceId, w]));
 }
 
-/** Changes what is said of a take: at once on the screen, rolled back with a message when refused. */
+/** Changes what is said of a take: at once on the screen, taken back with a message when refused. */
 export function useChangeTake() {
   const client = useQueryClient();
   const tell = useNotice();
-  const show = (take: Take) => {
-    client.setQueryData(keys.take(take.id), take);
-    client.setQueriesData<Take[]>({ queryKey: ['takes'], predicate: (q) => Array.isArray(q.state.data) }, (all) =>
-      all?.map((t) => (t.id === take.id ? take : t)),
-    );
+  return {
+    mutate: ({ take, change }: { take: Take; change: Marks }) => {
+      const queue = takeDocument(take, (fields, saved) => {
+        const shown = (t: Take): Take => (t.id === take.id ? { ...(saved ?? t), ...fields } : t);
+        client.setQueryData<Take>(keys.take(take.id), (t) => t && shown(t));
+        client.setQueriesData<Take[]>({ queryKey: ['takes'], predicate: (q) => Array.isArray(q.state.data) }, (all) =>
+          all?.map(shown),
+        );
+        if (saved) void client.invalidateQueries({ queryKey: ['worked'] });
+      });
+      queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
+      queue.set(exclusive(change), takeFields(take));
+    },
   };
-  return useMutation({
-    mutationFn: ({
-      take,
-      change,
-    }: {
-      take: Take;
-      change: Partial<Pick<Take, 'keeper' | 'rating' | 'rejected' | 'note'>>;
-    }) =>
-      ask(
-        api.PATCH('/api/v1/takes/{id}', {
-          params: { path: { id: take.id } },
-          body: { version: take.version, ...change },
-        }),
-      ),
-    onMutate: ({ take, change }) => show({ ...take, ...change }),
-    onSuccess: (take, { change }) => {
-      show(take);
-      if (change.keeper !== undefined) void client.invalidateQueries({ queryKey: ['worked'] });
-    },
-    onError: (e, { take }) => {
-      show(take);
-      void client.invalidateQueries({ queryKey: ['takes'] });
-      tell(e.message, { grave: true });
-    },
-  });
 }
 
 /** Lays a whole state on a mix, wherever it lies open; the notice takes it back. */
 export function useAdopt(mixId: string) {
   const client = useQueryClient();
   const tell = useNotice();
-  const put = async (state: MixState): Promise<Mix> => {
-    const now = await ask(api.GET('/api/v1/mixes/{id}', { params: { path: { id: mixId } } }));
-    const { prompt, avoid, settings, influences } = state;
-    const saved = await ask(
-      api.PATCH('/api/v1/mixes/{id}', {
-        params: { path: { id: mixId } },
-        body: { version: now.version, prompt, avoid, settings, influences: [...influences] },
-      }),
-    );
-    client.setQueryData<Mix[]>(keys.mixes, (all) => all?.map((m) => (m.id === saved.id ? saved : m)));
-    return now;
-  };
   return async (state: MixState, says: string): Promise<boolean> => {
     try {
-      const before = await put(state);
-      tell(says, {
-        action: { label: 'Undo', run: () => void put(before).catch((e: Error) => tell(e.message, { grave: true })) },
-      });
+      const queue = mixDocument(client, await ask(api.GET('/api/v1/mixes/{id}', { params: { path: { id: mixId } } })));
+      const { prompt, avoid, settings, influences } = state;
+      queue.change((mix) => ({ ...mix, prompt, avoid, settings, influences: [...influences] }));
+      await queue.flush();
+      tell(says, { action: { label: 'Undo', run: queue.undo } });
       return true;
     } catch (e) {
       tell((e as Error).message, { grave: true });

@@ -12,6 +12,11 @@ export function remember(undo: Undo): void {
   undone.length = 0;
 }
 
+/** Takes the last change off the list, for one that goes further. */
+export function forgetLast(): void {
+  done.pop();
+}
+
 /** Undoes the last change (or does it again); false when there is none. */
 export async function stepBack(redo = false): Promise<boolean> {
   const [from, to] = redo ? [undone, done] : [done, undone];

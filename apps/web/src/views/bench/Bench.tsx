@@ -99,13 +99,22 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     [client, tell, stored.id],
   );
   const current = !!shown && showsMix(shown, mix);
+  const fresh = !mix.prompt.trim();
   // while a weight is dragged neither of them changes: only the course is drawn anew
   const tray = useMemo(() => <Tray gives={gives} onAdd={add} />, [gives, add]);
   const table = useMemo(
     () => (
-      <LightTable take={shown} takes={takes} current={current} loading={isPending} onShow={show} onCancel={cancel} />
+      <LightTable
+        take={shown}
+        takes={takes}
+        current={current}
+        loading={isPending}
+        fresh={fresh}
+        onShow={show}
+        onCancel={cancel}
+      />
     ),
-    [shown, takes, current, isPending, show, cancel],
+    [shown, takes, current, isPending, fresh, show, cancel],
   );
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {

@@ -9,6 +9,7 @@ import { Tip } from '../../parts/Tip';
 import { Filmstrip, FILTERS, type Filter } from './Filmstrip';
 import { useMarkKeys } from '../take/useMarkKeys';
 import { percent } from './influences';
+import { useLastPicture } from './lastPicture';
 
 interface Props {
   readonly take: Take | undefined;
@@ -16,6 +17,8 @@ interface Props {
   /** The take shows what is on the bench now. */
   readonly current: boolean;
   readonly loading: boolean;
+  /** Nothing is described yet: there is nothing to wait for. */
+  readonly fresh: boolean;
   readonly onShow: (take: Take) => void;
   readonly onCancel: (take: Take) => void;
 }
@@ -23,13 +26,14 @@ interface Props {
 type Compare = 'beside' | 'wipe';
 
 /** The light table: the take as large as it goes, its control beside or under a wipe, and the strip of takes. */
-export function LightTable({ take, takes, current, loading, onShow, onCancel }: Props) {
+export function LightTable({ take, takes, current, loading, fresh, onShow, onCancel }: Props) {
   const change = useChangeTake();
   useMarkKeys(take);
   const [several, setSeveral] = useState<ReadonlySet<string>>(new Set());
   const [only, setOnly] = useState<Filter>('all');
   const [compare, setCompare] = useState<Compare>('beside');
   const [held, setHeld] = useState(false);
+  const lastOnTable = useLastPicture(undefined);
   useEffect(() => {
     const onKey = (down: boolean) => (e: KeyboardEvent) => {
       if (
@@ -48,6 +52,19 @@ export function LightTable({ take, takes, current, loading, onShow, onCancel }: 
       window.removeEventListener('keyup', onUp);
     };
   }, []);
+  if (!take && lastOnTable && (loading || !fresh))
+    return (
+      <div className="flex h-full flex-col items-center justify-center bg-booth p-4">
+        <img
+          src={lastOnTable}
+          alt="The last picture on the table"
+          className="min-h-0 flex-1 object-contain opacity-60"
+        />
+        <p className="pt-2 text-sm text-white">
+          {loading ? 'The takes are coming …' : 'Nothing rendered of this mix yet'}
+        </p>
+      </div>
+    );
   if (loading)
     return (
       <div className="h-full bg-booth p-6">
@@ -68,12 +85,7 @@ export function LightTable({ take, takes, current, loading, onShow, onCancel }: 
     <div className="flex h-full min-h-0 flex-col bg-booth">
       <div className="flex min-h-0 flex-1 items-center justify-center gap-4 px-4 pt-3">
         <figure className="flex h-full min-w-0 flex-1 flex-col items-center justify-center">
-          <Main
-            key={take.id}
-            take={take}
-            overlay={held || compare === 'wipe' ? take.control?.pictureUrl : undefined}
-            whole={held}
-          />
+          <Main take={take} overlay={held || compare === 'wipe' ? take.control?.pictureUrl : undefined} whole={held} />
         </figure>
         {hasControl && compare === 'beside' && (
           <figure className="w-48 shrink-0">
@@ -92,7 +104,7 @@ export function LightTable({ take, takes, current, loading, onShow, onCancel }: 
       </div>
       <div className="flex items-center gap-3 px-4 pt-1 pb-1 text-sm text-white">
         <span className="font-semibold first-letter:uppercase">
-          {take.quality} · seed <span className="figures">{take.seed}</span>
+          {held ? 'Control' : take.quality} · seed <span className="figures">{take.seed}</span>
         </span>
         <span data-testid="take-state">{stateText(take, current)}</span>
         {(take.status === 'queued' || take.status === 'rendering') && (
@@ -188,7 +200,10 @@ function Main({ take, overlay, whole }: { take: Take; overlay: string | undefine
     const r = box.current!.getBoundingClientRect();
     setAt(Math.min(1, Math.max(0, (e.clientX - r.left) / r.width)));
   };
-  const picture = take.pictureUrl ?? progress?.preview;
+  const own = take.pictureUrl ?? progress?.preview;
+  // the last picture stays until the next one is there
+  const before = useLastPicture(own);
+  const picture = own ?? before;
   const part = whole ? 1 : at;
   return (
     <div className="flex min-h-0 w-full flex-1 items-center justify-center" style={{ containerType: 'size' }}>
@@ -203,7 +218,7 @@ function Main({ take, overlay, whole }: { take: Take; overlay: string | undefine
             src={picture}
             alt={`Take: ${take.prompt}`}
             data-testid="take-picture"
-            className={`h-full w-full ${take.pictureUrl ? 'arrive' : 'blur-[1.5px]'}`}
+            className={`h-full w-full object-contain ${take.pictureUrl ? 'arrive' : progress?.preview ? 'blur-[1.5px]' : ''}`}
           />
         )}
         {overlay && (

@@ -7,6 +7,7 @@ import { useReferencesById } from '../../api/references';
 import { useAct, useChangeCharacter, useCharacterReading, type Character, type Slot } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
+import { Slider } from '../../shared/forms/Slider';
 import { characterInfluence } from '../bench/influences';
 import { Editable } from '../library/About';
 import { useWeighInfluences } from '../library/useWeigh';
@@ -35,7 +36,6 @@ export function CharacterSheet({ character: c }: { character: Character }) {
         <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
           <div className="min-w-0 flex-1">
             <Editable
-              key={c.name}
               label="Name"
               value={c.name}
               className="font-title text-xl font-semibold"
@@ -111,13 +111,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
           </>
         )}
         <Weight value={c.usualWeight} onSave={(usualWeight) => set({ usualWeight })} />
-        <Editable
-          key={`d${c.version}`}
-          label="Description"
-          value={c.description}
-          long
-          onSave={(description) => set({ description })}
-        />
+        <Editable label="Description" value={c.description} long onSave={(description) => set({ description })} />
         <TraitTally character={c} />
         <MadeWith id={c.id} />
         <PutAway character={c} />
@@ -166,21 +160,19 @@ function SheetPicture({ reference: r, slot, odd, onSlot, onRemove }: PictureProp
 
 function Weight({ value, onSave }: { value: number; onSave: (value: number) => void }) {
   return (
-    <label className="flex items-center gap-2 text-sm">
+    <div className="flex items-center gap-2 text-sm">
       <span className="font-semibold text-muted">Usual weight</span>
-      <input
-        key={value}
-        type="range"
+      <Slider
+        label="Usual weight"
         min={0}
         max={2}
         step={0.05}
-        defaultValue={value}
-        onPointerUp={(e) => onSave(Number(e.currentTarget.value))}
-        onKeyUp={(e) => onSave(Number(e.currentTarget.value))}
+        value={value}
+        onSave={onSave}
         className="min-w-0 flex-1 accent-character"
       />
       <span className="figures">{value.toFixed(2)}</span>
-    </label>
+    </div>
   );
 }
 

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import type { Reference } from '../../api/client';
 import { useNewMix } from '../../api/queries';
 import { useChangeReference } from '../../api/references';
+import { TextField } from '../../shared/forms/TextField';
 import { useMadeWith } from '../../api/sheets';
 import { KindChoice, Marks, RightsForm } from './SharedFields';
 import { Versions } from './Versions';
@@ -160,7 +161,7 @@ function Uses({ reference: r }: { reference: Reference }) {
   );
 }
 
-/** A text that is saved when it is left. */
+/** A text that is saved while it is typed. What comes from elsewhere is shown when nobody types in it. */
 export function Editable({
   label,
   value,
@@ -174,31 +175,28 @@ export function Editable({
   className?: string;
   onSave: (value: string) => void;
 }) {
-  const [text, setText] = useState(value);
-  const save = () => text.trim() !== value && onSave(text.trim());
-  const shared = {
-    'aria-label': label,
-    value: text,
-    onBlur: save,
-    className: `w-full rounded-md border border-transparent bg-transparent px-1 py-0.5 hover:border-line focus:bg-card ${className}`,
-  };
+  const plain = `w-full rounded-md border border-transparent bg-transparent px-1 py-0.5 hover:border-line focus:bg-card ${className}`;
+  const save = (text: string) => onSave(text.trim());
   return long ? (
     <label className="block">
       <span className="mb-1 block text-sm font-semibold text-muted">{label}</span>
-      <textarea
-        {...shared}
+      <TextField
+        label={label}
+        value={value}
         rows={2}
-        maxLength={5000}
+        most={5000}
         placeholder="What to remember about it"
-        className={`${shared.className} resize-none border-line`}
-        onChange={(e) => setText(e.target.value)}
+        className={`${plain} resize-none border-line`}
+        onSave={save}
       />
     </label>
   ) : (
-    <input
-      {...shared}
-      maxLength={200}
-      onChange={(e) => setText(e.target.value)}
+    <TextField
+      label={label}
+      value={value}
+      most={200}
+      className={plain}
+      onSave={save}
       onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
     />
   );

@@ -1,6 +1,6 @@
 import { CircleAlert, CircleCheck, Info, TriangleAlert } from 'lucide-react';
 import type { Reference } from '../../api/client';
-import { useGives, usePrepare, useSplit } from '../../api/references';
+import { useGives, useIsSaving, usePrepare, useSplit } from '../../api/references';
 import { Button } from '../../parts/Button';
 
 type Check = Reference['checks'][number];
@@ -24,6 +24,7 @@ export function Checks({
   onLike: (id: string, by: 'content' | 'style') => void;
 }) {
   const prepare = usePrepare();
+  const saving = useIsSaving(r.id);
   const split = useSplit();
   const { data: gives } = useGives(r);
   const mend = (check: Check) => {
@@ -65,7 +66,7 @@ export function Checks({
             </h3>
             <p className="my-1">{c.reason}</p>
             {c.mend && (
-              <Button onClick={() => mend(c)} disabled={prepare.isPending}>
+              <Button onClick={() => mend(c)} disabled={saving}>
                 {MENDS[c.mend]}
               </Button>
             )}

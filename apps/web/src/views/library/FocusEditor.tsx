@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Reference } from '../../api/client';
-import { useGives, usePrepare, type Box, type Preparation } from '../../api/references';
+import { useGives, useIsSaving, usePrepare, type Box, type Preparation } from '../../api/references';
 import { Button } from '../../parts/Button';
+import { Slider } from '../../shared/forms/Slider';
 import { FaceTools } from './FaceTools';
 import { moveBox, type Grip, GRIPS, pixelsOf } from './focusBox';
 
@@ -11,6 +12,7 @@ const WHOLE: Box = { left: 0, top: 0, right: 1, bottom: 1 };
 export function FocusEditor({ reference: r }: { reference: Reference }) {
   const { data: gives } = useGives(r);
   const prepare = usePrepare();
+  const saving = useIsSaving(r.id);
   const [box, setBox] = useState<Box | undefined>(undefined);
   const [byKey, setByKey] = useState(false);
   const [square, setSquare] = useState(r.kind === 'face');
@@ -21,11 +23,6 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
   const aspect = r.width / r.height;
   const save = (change: Partial<Preparation>) =>
     prepare.mutate({ reference: r, preparation: { ...preparation, ...change } });
-  const [sharpen, setSharpen] = useState<number | undefined>(undefined);
-  const saveSharpen = () => {
-    if (sharpen !== undefined && sharpen !== preparation.sharpen) save({ sharpen });
-    setSharpen(undefined);
-  };
   const settle = (next: Box) => {
     setBox(undefined);
     const whole = next.left < 0.002 && next.top < 0.002 && next.right > 0.998 && next.bottom > 0.998;
@@ -122,7 +119,7 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
         ))}
       </div>
       <p className="figures text-sm text-muted" aria-live="polite">
-        {prepare.isPending ? 'It is being prepared …' : `The engine gets ${w} × ${h} px of ${r.width} × ${r.height}`}
+        {saving ? 'It is being prepared …' : `The engine gets ${w} × ${h} px of ${r.width} × ${r.height}`}
       </p>
       <div className="flex flex-wrap gap-2">
         <Button disabled={!gives} onClick={() => gives && settle(gives.proposedFocus)}>
@@ -141,22 +138,20 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
           square
         </label>
       </div>
-      <label className="flex flex-col gap-1 text-sm">
+      <div className="flex flex-col gap-1 text-sm">
         <span className="flex justify-between font-semibold text-muted">
-          Sharpen <span className="figures">{Math.round((sharpen ?? preparation.sharpen) * 100)} %</span>
+          Sharpen <span className="figures">{Math.round(preparation.sharpen * 100)} %</span>
         </span>
-        <input
-          type="range"
+        <Slider
+          label="Sharpen"
           min={0}
           max={1}
           step={0.05}
-          value={sharpen ?? preparation.sharpen}
-          onChange={(e) => setSharpen(Number(e.target.value))}
-          onPointerUp={saveSharpen}
-          onKeyUp={saveSharpen}
+          value={preparation.sharpen}
+          onSave={(sharpen) => save({ sharpen })}
           className="accent-ink"
         />
-      </label>
+      </div>
       <label className="flex items-start gap-2">
         <input
           type="checkbox"

@@ -6,6 +6,7 @@ import { useReferencesById } from '../../api/references';
 import { useAct, useChangeLook, useLookReading, useMadeWith, type Look } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
+import { Slider } from '../../shared/forms/Slider';
 import { Editable } from '../library/About';
 import { useWeighInfluences } from '../library/useWeigh';
 import { lookInfluence } from '../bench/influences';
@@ -26,7 +27,6 @@ export function LookSheet({ look }: { look: Look }) {
         <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
           <div className="min-w-0 flex-1">
             <Editable
-              key={look.name}
               label="Name of the look"
               value={look.name}
               className="font-title text-xl font-semibold"
@@ -103,7 +103,6 @@ export function LookSheet({ look }: { look: Look }) {
           </>
         )}
         <Editable
-          key={`n${look.version}`}
           label="Notes"
           value={look.notes}
           long
@@ -169,25 +168,23 @@ function LookPicture({
           </button>
         </div>
         {stranger && <p className="text-sm text-cinnabar">A stranger here: {stranger.toFixed(1)} times as far off</p>}
-        <label className="flex items-center gap-2 text-sm text-muted">
-          <span className="sr-only">Weight of {r.title}</span>
-          <input
-            type="range"
+        <div className="flex items-center gap-2 text-sm text-muted">
+          <Slider
+            label={`Weight of ${r.title}`}
             min={0}
             max={2}
             step={0.05}
-            defaultValue={weight}
-            key={weight}
-            onPointerUp={(e) => onWeight(Number(e.currentTarget.value))}
-            onKeyUp={(e) => {
-              if (e.altKey && e.key === 'ArrowLeft') onMove(-1);
-              else if (e.altKey && e.key === 'ArrowRight') onMove(1);
-              else onWeight(Number(e.currentTarget.value));
+            value={weight}
+            onSave={onWeight}
+            onKeyDown={(e) => {
+              if (!e.altKey || (e.key !== 'ArrowLeft' && e.key !== 'ArrowRight')) return;
+              e.preventDefault();
+              onMove(e.key === 'ArrowLeft' ? -1 : 1);
             }}
             className="min-w-0 flex-1 accent-style"
           />
           <span className="figures w-8 text-right text-ink">{weight.toFixed(2)}</span>
-        </label>
+        </div>
       </div>
     </li>
   );

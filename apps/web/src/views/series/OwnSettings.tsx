@@ -32,7 +32,7 @@ export function withWeight(own: Own, id: string, weight: number): Own {
 /** What a shot says differently from the mix: each can be taken back alone; weights and references can be added. */
 export function OwnSettings({ shot, influences, lookup, acts }: Props) {
   const [open, setOpen] = useState(false);
-  const set = (own: Own, says?: string) => void acts.changeShot(shot, { own }, says);
+  const set = (own: Own, says?: string) => acts.changeShot(shot, { own }, says);
   const add = (reference: Reference, gives: MixInfluence['gives']) => {
     setOpen(false);
     set({

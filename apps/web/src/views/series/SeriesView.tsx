@@ -253,7 +253,11 @@ function Sheet({ series, all, onNew }: { series: Series; all: readonly SeriesSum
                     onOpen={open}
                     onMove={(id, to) => {
                       const shot = series.shots.find((s) => s.id === id);
-                      if (shot) void acts.changeShot(shot, { position: series.shots.findIndex((s) => s.id === to) });
+                      if (shot)
+                        void acts.moveShot(
+                          shot,
+                          series.shots.findIndex((s) => s.id === to),
+                        );
                     }}
                   />
                 </div>

@@ -49,7 +49,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
             <Act
               label={shot.skipped ? 'Take the shot in again' : 'Skip the shot'}
               pressed={shot.skipped}
-              onClick={() => void acts.changeShot(shot, { skipped: !shot.skipped })}
+              onClick={() => acts.changeShot(shot, { skipped: !shot.skipped })}
             >
               <EyeOff size={16} aria-hidden />
             </Act>
@@ -68,7 +68,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
           </span>
         </div>
         {fall && <FallsOutBox fall={fall} shot={shot} acts={acts} />}
-        <ShotWords key={`${shot.id} ${shot.version}`} shot={shot} acts={acts} />
+        <ShotWords key={shot.id} shot={shot} acts={acts} />
         {shot.stale.length > 0 && take && (
           <p className="text-sm text-muted">
             <strong className="text-ink">Changed since:</strong> {shot.stale.join(', ')}

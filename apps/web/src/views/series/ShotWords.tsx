@@ -1,18 +1,15 @@
-import { useState } from 'react';
+import type { KeyboardEvent } from 'react';
 import type { Shot } from '../../api/client';
 import type { SeriesActs } from '../../api/series';
+import { TextField } from '../../shared/forms/TextField';
 import { Marked } from '../bench/WordsLane';
 
 const field = 'w-full rounded-lg border border-line bg-card px-2.5 py-1.5';
 
-/** Title, words, seed and notes of a shot; each is saved when it is left. */
+/** Title, words, seed and notes of a shot; each is saved while it is typed. */
 export function ShotWords({ shot, acts }: { shot: Shot; acts: SeriesActs }) {
-  const [prompt, setPrompt] = useState(shot.prompt);
-  const save = (fields: Partial<Pick<Shot, 'title' | 'prompt' | 'seed' | 'notes'>>) => {
-    const changed = Object.entries(fields).some(([k, v]) => shot[k as keyof Shot] !== v);
-    if (changed) void acts.changeShot(shot, fields);
-  };
-  const onEnter = (e: React.KeyboardEvent<HTMLElement>) => {
+  const save = (fields: Partial<Pick<Shot, 'title' | 'prompt' | 'seed' | 'notes'>>) => acts.changeShot(shot, fields);
+  const onEnter = (e: KeyboardEvent<HTMLElement>) => {
     if (e.key === 'Enter' && !e.shiftKey) {
       e.preventDefault();
       e.currentTarget.blur();
@@ -20,50 +17,48 @@ export function ShotWords({ shot, acts }: { shot: Shot; acts: SeriesActs }) {
   };
   return (
     <div className="flex flex-col gap-2">
-      <input
-        aria-label="Title of the shot"
-        defaultValue={shot.title}
-        maxLength={120}
+      <TextField
+        label="Title of the shot"
+        value={shot.title}
+        most={120}
         onKeyDown={onEnter}
-        onBlur={(e) => save({ title: e.target.value.trim() || shot.title })}
+        onSave={(title) => title.trim() && save({ title: title.trim() })}
         className="w-full rounded bg-transparent font-title text-lg font-semibold hover:bg-shade"
       />
-      <textarea
-        aria-label="Words of the shot"
+      <TextField
+        label="Words of the shot"
         rows={3}
-        value={prompt}
-        maxLength={2000}
-        onChange={(e) => setPrompt(e.target.value)}
+        value={shot.prompt}
+        most={2000}
         onKeyDown={onEnter}
-        onBlur={() => save({ prompt })}
+        onSave={(prompt) => save({ prompt })}
         className={`${field} resize-none`}
       />
       <p className="text-sm text-muted">
-        Understood: <Marked prompt={prompt} />
+        Understood: <Marked prompt={shot.prompt} />
       </p>
       <label className="flex items-center gap-2 rounded-lg border border-line bg-card px-2.5 py-1">
         <span className="text-muted">Seed</span>
-        <input
-          aria-label="Seed of the shot"
-          inputMode="numeric"
-          defaultValue={shot.seed}
-          maxLength={10}
+        <TextField
+          label="Seed of the shot"
+          numeric
+          value={String(shot.seed)}
+          most={10}
           onKeyDown={onEnter}
-          onBlur={(e) => {
-            const seed = Number(e.target.value.replace(/\D/g, '') || shot.seed);
-            e.target.value = String(seed);
-            save({ seed: Math.min(seed, 0xffffffff) });
+          onSave={(text) => {
+            const digits = text.replace(/\D/g, '');
+            if (digits) save({ seed: Math.min(Number(digits), 0xffffffff) });
           }}
           className="figures w-full bg-transparent text-right"
         />
       </label>
-      <textarea
-        aria-label="Notes on the shot"
+      <TextField
+        label="Notes on the shot"
         placeholder="notes on this shot"
         rows={2}
-        defaultValue={shot.notes}
-        maxLength={4000}
-        onBlur={(e) => save({ notes: e.target.value })}
+        value={shot.notes}
+        most={4000}
+        onSave={(notes) => save({ notes })}
         className={`${field} resize-none text-sm`}
       />
     </div>

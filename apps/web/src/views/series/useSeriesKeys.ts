@@ -48,7 +48,7 @@ function act(e: KeyboardEvent, { series, shots, chosen, take, zoom, acts, ...to 
   const step = key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0;
   if (step && e.altKey && chosen) {
     const place = series.shots.findIndex((s) => s.id === chosen.id) + step;
-    if (place >= 0 && place < series.shots.length) void acts.changeShot(chosen, { position: place });
+    if (place >= 0 && place < series.shots.length) void acts.moveShot(chosen, place);
     return true;
   }
   if (e.altKey) return false;
@@ -68,7 +68,7 @@ function act(e: KeyboardEvent, { series, shots, chosen, take, zoom, acts, ...to 
   if (!chosen) return false;
   if (key === 'Delete') return (void acts.removeShot(chosen), true);
   if (key === 'd') return (void acts.duplicate(chosen), true);
-  if (key === 's') return (void acts.changeShot(chosen, { skipped: !chosen.skipped }), true);
+  if (key === 's') return (acts.changeShot(chosen, { skipped: !chosen.skipped }), true);
   const takes = [...tries(chosen), ...ownTakes(chosen)];
   if (key === 'ArrowUp' || key === 'ArrowDown') {
     const now = takes.findIndex((t) => t.id === take?.id);

@@ -1,0 +1,82 @@
+import type { Conflict } from '@urbild/core';
+import { useSyncExternalStore } from 'react';
+import { Button } from '../../parts/Button';
+import { troubledDocuments, watchDocuments, type Trouble } from './documents';
+
+interface Props {
+  /** What stands behind an id in a path, by its name. */
+  readonly nameOf: (id: string) => string | undefined;
+}
+
+/** Fields as a person would call them. */
+const FIELDS: Readonly<Record<string, string>> = {
+  influences: '',
+  items: '',
+  own: 'own settings',
+  from: 'start of the span',
+  to: 'end of the span',
+  on: 'switch',
+  referenceId: 'reference',
+  isDefault: 'default',
+  usualWeight: 'usual weight',
+  mixVersion: 'version of the mix',
+};
+
+/** What a conflict is about, in words: “weight of Ilse”. */
+export function wordsFor(path: readonly string[], nameOf: Props['nameOf']): string {
+  const [last, ...rest] = [...path].reverse();
+  const field = FIELDS[last] ?? nameOf(last) ?? last;
+  const owner = rest.map((part) => nameOf(part)).find((name) => name !== undefined);
+  return owner ? `${field} of ${owner}` : field;
+}
+
+/** A value as a person would read it. */
+export function valueText(value: unknown): string {
+  if (value === undefined || value === null) return 'removed';
+  if (typeof value === 'number') return String(Math.round(value * 100) / 100);
+  if (typeof value === 'boolean') return value ? 'on' : 'off';
+  if (typeof value === 'string')
+    return value === '' ? 'empty' : `“${value.length > 60 ? `${value.slice(0, 59)}…` : value}”`;
+  return 'changed';
+}
+
+/** Tells what is not saved yet and why, and asks about fields that two have changed. Nothing is shown while all is well. */
+export function SaveStatus({ nameOf }: Props) {
+  const troubles = useSyncExternalStore(watchDocuments, troubledDocuments);
+  const problem = troubles.find((t) => t.problem)?.problem;
+  const conflicts = troubles.flatMap((t) => t.conflicts.map((conflict) => ({ trouble: t, conflict })));
+  if (!problem && !conflicts.length) return null;
+  return (
+    <div className="fixed bottom-4 left-4 z-50 flex w-96 flex-col gap-2" role="alert">
+      {problem && (
+        <p className="rounded-lg border border-cinnabar bg-blush px-4 py-2 shadow-lg">
+          <strong>Not saved yet.</strong> {problem} Your changes are kept here and are sent again by themselves.
+        </p>
+      )}
+      {conflicts.map(({ trouble, conflict }) => (
+        <Question
+          key={`${trouble.name} ${conflict.path.join(' ')}`}
+          trouble={trouble}
+          conflict={conflict}
+          nameOf={nameOf}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Question({ trouble, conflict, nameOf }: Props & { trouble: Trouble; conflict: Conflict }) {
+  const decide = (take: 'mine' | 'theirs') => trouble.queue.decide(conflict, take);
+  return (
+    <section className="rounded-lg border border-edge bg-card px-4 py-2 shadow-lg" aria-label="Changed twice">
+      <p>
+        The <strong>{wordsFor(conflict.path, nameOf)}</strong> was changed in another window too:{' '}
+        {valueText(conflict.theirs)} there, {valueText(conflict.mine)} here. Saving waits until you choose.
+      </p>
+      <div className="mt-2 flex gap-2">
+        <Button onClick={() => decide('mine')}>Keep mine</Button>
+        <Button onClick={() => decide('theirs')}>Take theirs</Button>
+      </div>
+    </section>
+  );
+}
