@@ -13,12 +13,16 @@ export class RunningStudio {
     readonly dataDir: string,
   ) {}
 
-  static async start({ demo = false, dataDir }: { demo?: boolean; dataDir?: string } = {}): Promise<RunningStudio> {
+  static async start({
+    demo = false,
+    dataDir,
+    port = 0,
+  }: { demo?: boolean; dataDir?: string; port?: number } = {}): Promise<RunningStudio> {
     const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-e2e-')));
     const args = [
       path.join(ROOT, 'apps/server/dist/main.js'),
       '--port',
-      '0',
+      String(port),
       '--data',
       folder,
       ...(demo ? [] : ['--no-demo']),
@@ -34,6 +38,11 @@ export class RunningStudio {
       child.on('exit', (code) => reject(new Error(`the studio ended with ${code}; was it built?`)));
     });
     return new RunningStudio(child, url, folder);
+  }
+
+  /** Starts again where a studio was that has ended: the same address, the same data. */
+  again(): Promise<RunningStudio> {
+    return RunningStudio.start({ dataDir: this.dataDir, port: Number(new URL(this.url).port) });
   }
 
   async get<T>(address: string): Promise<T> {

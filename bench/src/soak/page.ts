@@ -21,10 +21,10 @@ interface Mix {
 const LANES = 3;
 const SLOWER = 6;
 
-/** What the sliders of the course say, and the words. */
+/** What the sliders of the course and the lane of the words say. */
 const SCREEN = `return {
   sliders: [...document.querySelectorAll('[role=slider]')].map((s) => [s.getAttribute('aria-label'), Number(s.getAttribute('aria-valuenow'))]),
-  prompt: document.querySelector('[aria-label="Words"], textarea')?.value,
+  words: document.querySelector('[aria-label^="The words:"]')?.getAttribute('aria-label'),
 }`;
 
 const throttle = (browser: Browser, rate: number) =>
@@ -40,8 +40,8 @@ const sliders = (browser: Browser): Promise<WebElement[]> =>
 
 /** What is on the screen, in the form in which the server has it. */
 async function differs(browser: Browser, studio: RunningStudio, mixId: string): Promise<string[]> {
-  const screen = await browser.driver.executeScript<{ sliders: [string, number][] }>(SCREEN);
-  const { influences } = await studio.get<Mix>(`/mixes/${mixId}`);
+  const screen = await browser.driver.executeScript<{ sliders: [string, number][]; words?: string }>(SCREEN);
+  const { influences, prompt } = await studio.get<Mix>(`/mixes/${mixId}`);
   const of = (ending: string) => screen.sliders.filter(([label]) => label.includes(ending)).map(([, value]) => value);
   const wrong: string[] = [];
   const compare = (what: string, seen: number[], kept: number[]) => {
@@ -63,6 +63,8 @@ async function differs(browser: Browser, studio: RunningStudio, mixId: string): 
     of('end of its span'),
     influences.map((i) => i.to),
   );
+  if (screen.words && !screen.words.includes(prompt))
+    wrong.push(`words: ${screen.words} on the screen, ${prompt} on the server`);
   return wrong;
 }
 
@@ -175,8 +177,10 @@ async function wander(browser: Browser): Promise<void> {
         .release()
         .perform();
     else if (what < 0.6) {
-      const words = await browser.find('textarea');
-      await words.sendKeys(` gull${k}`);
+      const [shown] = await browser.all('button[aria-label^="The words:"]');
+      if (shown) await shown.click();
+      const words = await browser.find('input[aria-label="The words"]');
+      await words.sendKeys(` gull${k}`, Key.ENTER);
     } else {
       await all[0].sendKeys(Key.chord(Key.CONTROL, random() < 0.6 ? 'z' : 'Z'));
     }

@@ -59,11 +59,11 @@ const MODELS = ['blazeface', 'facemesh', 'iris', 'faceres', 'movenet-lightning']
 
 class Unavailable extends Error {}
 
-/** Node's fetch has no file: scheme, and the models lie in files. Only inside this thread. */
-const fetchAnything = globalThis.fetch;
-globalThis.fetch = (async (what: string | URL | Request, init?: RequestInit) => {
+/** Node's fetch has no file: scheme, and the models lie in files. This thread reads files only: nothing in it reaches a network. */
+globalThis.fetch = (async (what: string | URL | Request) => {
   const address = what instanceof Request ? what.url : String(what);
-  if (!address.startsWith('file:')) return fetchAnything(what, init);
+  if (!address.startsWith('file:'))
+    throw new Error(`The vision models may not ask for ${address}: they read files only`);
   const type = address.endsWith('.json') ? 'application/json' : 'application/octet-stream';
   return new Response(new Uint8Array(await readFile(new URL(address))), { headers: { 'content-type': type } });
 }) as typeof fetch;

@@ -25,8 +25,8 @@ import {
 } from '@urbild/engine';
 import { understand } from '@urbild/core';
 import { readFile } from 'fs/promises';
-import path from 'path';
 import sharp from 'sharp';
+import { blobPath } from '../blobs/blobStore';
 import { measurable, thumbnailOf } from './decode';
 import { HelperThread } from './matchHelper';
 import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgress } from './tasks';
@@ -42,13 +42,11 @@ let alone = false;
 const engine = new BuiltInEngine(() => (alone ? helper : undefined));
 const pictures = new Map<string, Promise<Picture>>();
 
-const fileOf = (dir: string, hash: string) => path.join(dir, hash.slice(0, 2), hash);
-
 /** The pixels of a blob as the engine takes them; the last few are kept. */
 function pictureOf(dir: string, hash: string): Promise<Picture> {
   let picture = pictures.get(hash);
   if (!picture) {
-    picture = sharp(fileOf(dir, hash))
+    picture = sharp(blobPath(dir, hash))
       .resize(ENGINE_SIDE, ENGINE_SIDE, { fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#ffffff' })
       .ensureAlpha()
@@ -135,7 +133,7 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
 async function strange({ controlPicture, blobDir }: RenderTask, result: RenderResult): Promise<Unasked[]> {
   if (!controlPicture) return [];
   const { rgba, width, height, labels } = result;
-  const control = await sharp(fileOf(blobDir, controlPicture)).ensureAlpha().raw().toBuffer();
+  const control = await sharp(blobPath(blobDir, controlPicture)).ensureAlpha().raw().toBuffer();
   if (control.length !== rgba.length) return [];
   return unaskedIn({
     take: pictureFromRgba(rgba, width, height),
@@ -145,7 +143,7 @@ async function strange({ controlPicture, blobDir }: RenderTask, result: RenderRe
 }
 
 const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> =>
-  decodeDescriptors(await readFile(fileOf(dir, hash)));
+  decodeDescriptors(await readFile(blobPath(dir, hash)));
 
 const aspectOf = async (dir: string, hash: string): Promise<number> => {
   const { width, height } = await pictureOf(dir, hash);

@@ -4,19 +4,23 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { useReferencesById } from '../../api/references';
 import { useCast } from '../../api/sheets';
 
-/** The words of a mix: what is understood is strong, what the painter does not know is underlined. */
+/**
+ * The words of a mix: what is understood is strong, what the painter does not know is underlined. They are saved while they are typed;
+ * Escape goes back to what they were.
+ */
 export function WordsLane({ prompt, onChange }: { prompt: string; onChange: (prompt: string) => void }) {
-  const [editing, setEditing] = useState<string | undefined>(undefined);
-  const save = () => {
-    if (editing !== undefined && editing !== prompt) onChange(editing);
-    setEditing(undefined);
+  const [editing, setEditing] = useState<{ readonly text: string; readonly before: string } | undefined>(undefined);
+  const begin = () => setEditing({ text: prompt, before: prompt });
+  const type = (text: string) => {
+    setEditing((now) => ({ before: prompt, ...now, text }));
+    onChange(text);
   };
   const shared = 'h-full w-full px-2.5 text-lg';
   return editing === undefined ? (
     <button
       type="button"
-      onClick={() => setEditing(prompt)}
-      onFocus={() => setEditing(prompt)}
+      onClick={begin}
+      onFocus={begin}
       aria-label={`The words: ${prompt || 'none yet'}. Edit`}
       className={`${shared} truncate text-left hover:bg-card/50`}
     >
@@ -30,14 +34,15 @@ export function WordsLane({ prompt, onChange }: { prompt: string; onChange: (pro
     <input
       autoFocus
       aria-label="The words"
-      value={editing}
+      value={editing.text}
       maxLength={2000}
-      onChange={(e) => setEditing(e.target.value)}
-      onBlur={save}
+      onChange={(e) => type(e.target.value)}
+      onBlur={() => setEditing(undefined)}
       onKeyDown={(e) => {
         if (e.key === 'Enter' && !e.ctrlKey && !e.metaKey) e.currentTarget.blur();
-        if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) save();
-        if (e.key === 'Escape') setEditing(undefined);
+        if (e.key !== 'Escape') return;
+        onChange(editing.before);
+        setEditing(undefined);
       }}
       className={`${shared} bg-card`}
     />
