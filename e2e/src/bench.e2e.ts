@@ -46,9 +46,7 @@ const tray = () => browser.all('aside[aria-label="Tray"] li button');
 const slider = (name: string, n = 0): Promise<WebElement> =>
   browser.until(`slider ${name}`, async () => (await browser.all(`[role=slider][aria-label$="${name}"]`))[n]);
 const saved = () =>
-  browser.until('everything to be saved', async () =>
-    (await (await browser.find('[aria-label="Readings and settings"]')).getText()).includes('saved'),
-  );
+  browser.until('everything to be saved', () => browser.driver.executeScript<boolean>('return window.urbildSaved'));
 const takes = () => studio.get<Take[]>(`/takes?mixId=${mixId}`);
 const chord = (...keys: string[]) =>
   browser.driver

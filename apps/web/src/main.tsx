@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { resumeUnsaved } from './api/documents';
+import { startUndo } from './api/undoSteps';
 import { EventsProvider } from './api/events';
 import { ImportPanel } from './parts/ImportPanel';
 import { ImportProvider } from './parts/imports';
@@ -72,6 +73,7 @@ const router = createBrowserRouter([
   },
 ]);
 
+startUndo(client);
 void resumeUnsaved(client);
 
 createRoot(document.getElementById('root')!).render(

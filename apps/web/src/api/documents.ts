@@ -13,6 +13,7 @@ const LATER = [0, 408, 425, 429, 500, 502, 503, 504, 507];
 function meaning<D, S>(error: unknown, toStored: (document: D) => Stored<S>): unknown {
   if (!(error instanceof ServerProblem)) return error;
   const { status, current } = error;
+  if (status === 0) return new Error('The studio does not answer.');
   if (status === 409 && current) return new Stale(toStored(current as D));
   return LATER.includes(status) ? error : new Refused(error.message);
 }
@@ -299,33 +300,46 @@ export const takeDocument = (take: Marked, show: (fields: TakeFields, saved?: Ta
     show,
   );
 
-/** Sends what a closed window could not send any more. */
-export async function resumeUnsaved(client: QueryClient): Promise<void> {
-  for (const name of await unsavedDocuments()) {
-    const [kind, id] = name.split(' ');
-    const at = { params: { path: { id } } };
-    try {
-      if (kind === 'mix') mixDocument(client, await ask(api.GET('/api/v1/mixes/{id}', at)));
-      else if (kind === 'reference') referenceDocument(client, await ask(api.GET('/api/v1/references/{id}', at)));
-      else if (kind === 'take') takeDocument(await ask(api.GET('/api/v1/takes/{id}', at)), () => undefined);
-      else if (kind === 'look') lookDocument(client, named(await ask(api.GET('/api/v1/looks')), id));
-      else if (kind === 'character') characterDocument(client, named(await ask(api.GET('/api/v1/cast')), id));
-      else if (kind === 'series') seriesDocument(client, await ask(api.GET('/api/v1/series/{id}', at)));
-      else if (kind === 'shot') {
-        for (const { id: seriesId } of await ask(api.GET('/api/v1/series'))) {
-          const series = await ask(api.GET('/api/v1/series/{id}', { params: { path: { id: seriesId } } }));
-          const shot = series.shots.find((s) => s.id === id);
-          if (shot) shotDocument(client, seriesId, shot);
-        }
+/** Opens a document by its name; undefined when it is gone. A shot is looked for in its series, or in all of them. */
+export async function openByName(
+  client: QueryClient,
+  name: string,
+  inSeries?: string,
+): Promise<SaveQueue<object> | undefined> {
+  const [kind, id] = name.split(' ');
+  const at = { params: { path: { id } } };
+  const opened = <S extends object>(queue: SaveQueue<S>) => queue as unknown as SaveQueue<object>;
+  switch (kind) {
+    case 'mix':
+      return opened(mixDocument(client, await ask(api.GET('/api/v1/mixes/{id}', at))));
+    case 'reference':
+      return opened(referenceDocument(client, await ask(api.GET('/api/v1/references/{id}', at))));
+    case 'take':
+      return opened(takeDocument(await ask(api.GET('/api/v1/takes/{id}', at)), () => undefined));
+    case 'series':
+      return opened(seriesDocument(client, await ask(api.GET('/api/v1/series/{id}', at))));
+    case 'look': {
+      const look = (await ask(api.GET('/api/v1/looks'))).find((l) => l.id === id);
+      return look && opened(lookDocument(client, look));
+    }
+    case 'character': {
+      const character = (await ask(api.GET('/api/v1/cast'))).find((c) => c.id === id);
+      return character && opened(characterDocument(client, character));
+    }
+    case 'shot': {
+      const all = inSeries ? [inSeries] : (await ask(api.GET('/api/v1/series'))).map((s) => s.id);
+      for (const seriesId of all) {
+        const series = await ask(api.GET('/api/v1/series/{id}', { params: { path: { id: seriesId } } }));
+        const shot = series.shots.find((s) => s.id === id);
+        if (shot) return opened(shotDocument(client, seriesId, shot));
       }
-    } catch {
-      // what is gone is gone; what does not answer is tried again with the next page
     }
   }
+  return undefined;
 }
 
-function named<T extends Versioned>(all: readonly T[], id: string): T {
-  const found = all.find((one) => one.id === id);
-  if (!found) throw new Error('gone');
-  return found;
+/** Sends what a closed window could not send any more: an open document takes over what was kept of it. */
+export async function resumeUnsaved(client: QueryClient): Promise<void> {
+  // what does not answer now is tried again with the next page
+  for (const name of await unsavedDocuments()) await openByName(client, name).catch(() => undefined);
 }

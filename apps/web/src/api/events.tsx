@@ -66,7 +66,10 @@ export function EventsProvider({ children }: { children: ReactNode }) {
         later('looks');
         later('cast');
       });
-      on('import', () => later('imports'));
+      on('import', () => {
+        later('imports');
+        later('troubled', 600);
+      });
       on('look', () => {
         refresh('looks');
         later('search');
@@ -92,6 +95,7 @@ export function EventsProvider({ children }: { children: ReactNode }) {
           later('strips');
           later('sequences');
         }
+        if (status === 'failed' || status === 'queued') later('troubled', 600);
         later('series');
         later('studio');
       });

@@ -1,6 +1,7 @@
 /** The keys under which answers are kept. */
 export const keys = {
   studio: ['studio'] as const,
+  troubled: ['troubled'] as const,
   search: (query: string) => ['search', query] as const,
   reference: (id: string) => ['reference', id] as const,
   imports: ['imports'] as const,

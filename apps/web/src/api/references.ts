@@ -8,13 +8,13 @@ import {
 } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
-import { api, ask, type Reference } from './client';
+import { api, ask, ServerProblem, type Reference } from './client';
 import { changeDocument } from './changeDocument';
 import { referenceDocument, referenceFields, withEdits, type ReferenceFields } from './documents';
 import { keys } from './keys';
 import { openDocument } from '../shared/save/documents';
 import { useOpenDocument } from '../shared/save/useSaved';
-import { remember } from './undo';
+import { remember, stepBack } from './undo';
 
 export type Found = Schemas['SearchDto'];
 export type Gives = Schemas['GivesDto'];
@@ -104,28 +104,21 @@ export function useChangeReference() {
       queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
       // a new preparation makes a picture: it waits for the hand to rest
       const wait = change.preparation ? 250 : 300;
-      changeDocument(queue, change, referenceFields(reference), wait);
+      changeDocument(queue, change, referenceFields(reference), { name: `reference ${reference.id}`, wait });
     },
   };
 }
-
-type Before = Schemas['BulkChangedDto']['before'];
 
 /** Changes many references in one go; Ctrl+Z and the notice undo it. */
 export function useChangeMany() {
   const client = useQueryClient();
   const tell = useNotice();
-  const putBack = (before: Before) => async () => {
-    const now = await ask(api.POST('/api/v1/references/undo', { body: { before } }));
-    refresh(
-      client,
-      before.map((b) => b.id),
-    );
-    return putBack(now.before);
-  };
   return useMutation({
     mutationFn: ({ ids, change }: { ids: readonly string[]; change: BulkChange; says?: string }) =>
       ask(api.POST('/api/v1/references/change', { body: { ids: [...ids], ...change } })),
+    // quick keys: one after the other, so that the last one wins
+    scope: { id: 'many references' },
+    retry: (_, error) => error instanceof ServerProblem && error.status === 0,
     onMutate: ({ ids, change }) => {
       const { kind, rating, favourite, rights } = change;
       const plain = Object.fromEntries(
@@ -135,9 +128,8 @@ export function useChangeMany() {
     },
     onSuccess: ({ before }, { ids, says }) => {
       refresh(client, ids);
-      const undo = putBack(before);
-      remember(undo);
-      if (says) tell(says, { action: { label: 'Undo', run: () => void undo() } });
+      remember({ kind: 'many', before });
+      if (says) tell(says, { action: { label: 'Undo', run: () => void stepBack() } });
     },
     onError: (error, { ids }) => {
       refresh(client, ids);

@@ -4,7 +4,7 @@ import { useNotice } from '../parts/notices';
 import { api, ask, type Mix, type Series, type SeriesSummary, type Shot, type ShotTake } from './client';
 import { keys } from './keys';
 import { exclusive, marked, type Marks } from './marked';
-import { remember, stepBack, type Undo } from './undo';
+import { remember, stepBack, type Call } from './undo';
 import { openDocument } from '../shared/save/documents';
 import { changeDocument } from './changeDocument';
 import {
@@ -59,6 +59,11 @@ function put(client: QueryClient, series: Series): void {
   void client.invalidateQueries({ queryKey: [...keys.oneSeries(series.id), 'consistency'] });
 }
 
+interface Undoing {
+  readonly undo: Call;
+  readonly redo: Call;
+}
+
 /** Everything that is done to one series. Refusals are told; what can be undone goes with its undo. */
 export function useSeriesActs(series: Series) {
   const client = useQueryClient();
@@ -70,25 +75,13 @@ export function useSeriesActs(series: Series) {
     void client.invalidateQueries({ queryKey: keys.oneSeries(id) });
   };
   /** Does something that answers the whole series; what can be undone can be done again. */
-  const act = async (
-    call: () => Promise<Series>,
-    says?: string,
-    undo?: () => Promise<Series>,
-  ): Promise<Series | undefined> => {
+  const act = async (call: () => Promise<Series>, says?: string, back?: Undoing): Promise<Series | undefined> => {
     try {
       const done = await call();
       put(client, done);
-      if (undo) {
-        const back: Undo = async () => {
-          put(client, await undo());
-          return async () => {
-            put(client, await call());
-            return back;
-          };
-        };
-        remember(back);
-        if (says) tell(says, { action: { label: 'Undo', run: () => void stepBack().catch(grave) } });
-      } else if (says) tell(says);
+      if (back) remember({ kind: 'calls', now: back.undo, then: back.redo });
+      const undo = { label: 'Undo', run: () => void stepBack().catch(grave) };
+      if (says) tell(says, back && { action: undo });
       return done;
     } catch (e) {
       grave(e as Error);
@@ -102,7 +95,7 @@ export function useSeriesActs(series: Series) {
   const self = (fields: Partial<SeriesFields>) => {
     const queue = seriesDocument(client, now());
     queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
-    changeDocument(queue, fields, seriesFields(now()));
+    changeDocument(queue, fields, seriesFields(now()), { name: `series ${id}` });
   };
   const batch = (name: string) => ({ params: { path: { id, batch: name } } });
   return {
@@ -111,7 +104,11 @@ export function useSeriesActs(series: Series) {
       const queue = shotDocument(client, id, shot);
       queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
       const typed = fields.prompt ?? fields.title ?? fields.notes ?? fields.seed;
-      changeDocument(queue, fields, shotFields(shot), typed === undefined ? undefined : 350);
+      changeDocument(queue, fields, shotFields(shot), {
+        name: `shot ${shot.id}`,
+        seriesId: id,
+        wait: typed === undefined ? undefined : 350,
+      });
       if (says) tell(says, { action: { label: 'Undo', run: () => void stepBack().catch(grave) } });
     },
     /** Moves a shot to another place: at once on the screen, rolled back when it is refused. */
@@ -128,21 +125,22 @@ export function useSeriesActs(series: Series) {
         return { ...s, shots: rest };
       });
       await openDocument(`shot ${shot.id}`)?.flush();
-      return act(
-        () => place(shot.id, position),
-        undefined,
-        () => place(shot.id, was),
-      );
+      const to = (place: number): Call => ({
+        method: 'PATCH',
+        path: `/api/v1/shots/${shot.id}`,
+        body: { position: place },
+        versionOf: { seriesId: id, shotId: shot.id },
+      });
+      return act(() => place(shot.id, position), undefined, { undo: to(was), redo: to(position) });
     },
     addShots: (shots: NewShot[], place?: number) =>
       act(() => ask(api.POST('/api/v1/series/{id}/shots', { ...at(id), body: { shots, at: place } }))),
     duplicate: (shot: Shot) => act(() => ask(api.POST('/api/v1/shots/{id}/duplicate', at(shot.id)))),
     removeShot: (shot: Shot) =>
-      act(
-        () => ask(api.DELETE('/api/v1/shots/{id}', at(shot.id))),
-        `“${shot.title}” was taken out`,
-        () => ask(api.POST('/api/v1/shots/{id}/restore', at(shot.id))),
-      ),
+      act(() => ask(api.DELETE('/api/v1/shots/{id}', at(shot.id))), `“${shot.title}” was taken out`, {
+        undo: { method: 'POST', path: `/api/v1/shots/${shot.id}/restore` },
+        redo: { method: 'DELETE', path: `/api/v1/shots/${shot.id}` },
+      }),
     rename: (name: string) => self({ name }),
     pin: (mixVersion: number | null) => self({ mixVersion }),
     render: (wish: Schemas['RenderSeriesDto']) =>
@@ -167,11 +165,10 @@ export function useSeriesActs(series: Series) {
     trySwap: (swap: Schemas['SwapDto']) =>
       act(() => ask(api.POST('/api/v1/series/{id}/swaps', { ...at(id), body: swap }))),
     keepTry: (name: string, says: string) =>
-      act(
-        () => ask(api.POST('/api/v1/series/{id}/tries/{batch}/keep', batch(name))),
-        says,
-        () => ask(api.POST('/api/v1/series/{id}/tries/{batch}/take-back', batch(name))),
-      ),
+      act(() => ask(api.POST('/api/v1/series/{id}/tries/{batch}/keep', batch(name))), says, {
+        undo: { method: 'POST', path: `/api/v1/series/${id}/tries/${name}/take-back` },
+        redo: { method: 'POST', path: `/api/v1/series/${id}/tries/${name}/keep` },
+      }),
     dropTry: (name: string) => act(() => ask(api.DELETE('/api/v1/series/{id}/tries/{batch}', batch(name)))),
     toMix: (shot: Shot): Promise<Mix | undefined> =>
       ask(api.POST('/api/v1/shots/{id}/mix', at(shot.id)))

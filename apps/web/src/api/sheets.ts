@@ -71,7 +71,8 @@ export const useKeepers = () =>
   useQuery({ queryKey: keys.keepers, queryFn: () => ask(api.GET('/api/v1/takes/keepers')) });
 
 /** Changes one of a list by its queue: at once on the screen, taken back with a message when the server refuses. */
-function useListChange<T, S extends object>(
+function useListChange<T extends { id: string }, S extends object>(
+  kind: string,
   open: (client: QueryClient, item: T) => SaveQueue<S>,
   fields: (item: T) => S,
 ) {
@@ -81,14 +82,14 @@ function useListChange<T, S extends object>(
     mutate: ({ item, change }: { item: T; change: Partial<S> }) => {
       const queue = open(client, item);
       queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
-      changeDocument(queue, change, fields(item));
+      changeDocument(queue, change, fields(item), { name: `${kind} ${item.id}` });
     },
   };
 }
 
-export const useChangeLook = () => useListChange(lookDocument, lookFields);
+export const useChangeLook = () => useListChange('look', lookDocument, lookFields);
 
-export const useChangeCharacter = () => useListChange(characterDocument, characterFields);
+export const useChangeCharacter = () => useListChange('character', characterDocument, characterFields);
 
 /** Does something and refreshes a list; tells what went wrong. */
 export function useAct<A extends unknown[], R>(key: readonly string[], act: (...args: A) => Promise<R>) {

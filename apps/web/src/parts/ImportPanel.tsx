@@ -15,6 +15,8 @@ export function ImportPanel() {
   const refused = by('refused');
   const questions = by('question');
   const done = by('done').length + by('skipped').length;
+  // damaged files of which something could be read: they came in, and somebody should look
+  const told = [...refused, ...by('done').filter((f) => f.reason)];
   return (
     <section
       aria-label="Pictures on their way in"
@@ -54,14 +56,14 @@ export function ImportPanel() {
           <Button onClick={() => setAsking(true)}>Decide</Button>
         </div>
       )}
-      {refused.length > 0 && (
-        <ul className="max-h-48 overflow-auto py-1" aria-label="Refused">
-          {refused.map((f) => (
+      {told.length > 0 && (
+        <ul className="max-h-48 overflow-auto py-1" aria-label="Refused or repaired">
+          {told.map((f) => (
             <li key={f.id} className="flex items-start gap-2 px-4 py-1.5">
               <TriangleAlert size={16} className="mt-0.5 shrink-0 text-cinnabar" aria-hidden />
               <div className="min-w-0 flex-1">
                 <div className="truncate font-semibold">{f.name}</div>
-                <div className="text-cinnabar">{f.reason}</div>
+                <div className={f.state === 'refused' ? 'text-cinnabar' : ''}>{f.reason}</div>
               </div>
             </li>
           ))}

@@ -1,6 +1,7 @@
 import { NavLink } from 'react-router';
 import { useStudio } from '../api/queries';
 import { ShortcutsDialog } from './ShortcutsDialog';
+import { TroubledJobs } from './TroubledJobs';
 
 const VIEWS = [
   { to: '/library', name: 'Library' },
@@ -38,6 +39,7 @@ export function TopBar() {
       <div className="ml-auto flex items-center gap-4">
         <span className="font-title text-lg font-semibold">{studio?.name}</span>
         {studio && <Doing demo={studio.demo} waiting={studio.line.length} />}
+        <TroubledJobs />
         <ShortcutsDialog />
       </div>
     </header>

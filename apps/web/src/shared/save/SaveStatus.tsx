@@ -16,10 +16,11 @@ export function SaveStatus({ nameOf }: Props) {
   const conflicts = troubles.flatMap((t) => t.conflicts.map((conflict) => ({ trouble: t, conflict })));
   if (!problem && !conflicts.length) return null;
   return (
-    <div className="fixed bottom-4 left-4 z-50 flex w-96 flex-col gap-2" role="alert">
+    <div className="fixed inset-x-0 top-13 z-50 mx-auto flex w-[30rem] flex-col gap-2" role="alert">
       {problem && (
         <p className="rounded-lg border border-cinnabar bg-blush px-4 py-2 shadow-lg">
-          <strong>Not saved yet.</strong> {problem} Your changes are kept here and are sent again by themselves.
+          <strong>Not saved yet.</strong> {problem} Your changes are kept in this browser and are sent as soon as it
+          answers.
         </p>
       )}
       {conflicts.map(({ trouble, conflict }) => (

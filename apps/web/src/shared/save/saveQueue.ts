@@ -230,8 +230,10 @@ export class SaveQueue<S extends object> {
         const stored = await this.options.port.send(changed(this.base.state, sent), this.base.version, false);
         this.taken(sent, stored);
       } catch (error) {
-        if (error instanceof Stale) this.rebase(error.current as Stored<S>);
-        else if (error instanceof Refused) this.takeBack(sent, error.message);
+        if (error instanceof Stale) {
+          this.problem = undefined;
+          this.rebase(error.current as Stored<S>);
+        } else if (error instanceof Refused) this.takeBack(sent, error.message);
         else {
           this.problem = (error as Error).message;
           this.look();

@@ -48,7 +48,7 @@ export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props)
           a draft follows
         </label>
         <span aria-live="polite" className="ml-auto">
-          {bench.problem ? 'not saved yet' : bench.dirty ? 'saving' : 'saved'}
+          {bench.problem ? 'not saved' : bench.dirty ? 'saving' : 'saved'}
         </span>
         <button type="button" aria-label="Undo" disabled={!bench.canUndo} onClick={bench.undo} className={icon}>
           <Undo2 size={16} aria-hidden />

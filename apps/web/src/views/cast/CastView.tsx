@@ -6,12 +6,14 @@ import { useCast, type Character } from '../../api/sheets';
 import { carry } from '../../parts/carry';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
+import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { CharacterSheet } from './CharacterSheet';
 import { NewCharacter } from './NewCharacter';
 
 /** The cast on the left, the model sheet of one character on the right. */
 export function CastView() {
   const { characterId } = useParams();
+  useUndoKeys();
   const go = useNavigate();
   const { data: cast, isPending } = useCast();
   const [making, setMaking] = useState(false);

@@ -3,11 +3,10 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { useStudio } from '../../api/queries';
 import { useReferencesById, useSearch } from '../../api/references';
-import { stepBack } from '../../api/undo';
+import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { useImports } from '../../parts/imports';
-import { inField } from '../../parts/inField';
 import { DropShelf } from './DropShelf';
 import { Facets } from './Facets';
 import { Inspector } from './Inspector';
@@ -33,15 +32,7 @@ export function LibraryView() {
   const { choose } = useImports();
   const chosen = useReferencesById(selected.slice(0, LOOKED_AT));
   const drawing = studio && studio.demo.done < studio.demo.total;
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (!(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== 'z' || inField(e.target)) return;
-      e.preventDefault();
-      void stepBack(e.shiftKey);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useUndoKeys();
   return (
     <DropShelf>
       <Facets found={found} state={state} />

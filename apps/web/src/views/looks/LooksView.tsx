@@ -7,11 +7,13 @@ import { useAct, useLooks, type Look } from '../../api/sheets';
 import { carry } from '../../parts/carry';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
+import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { LookSheet } from './LookSheet';
 
 /** All looks on the left, the sheet of one on the right. */
 export function LooksView() {
   const { lookId } = useParams();
+  useUndoKeys();
   const go = useNavigate();
   const { data: looks, isPending } = useLooks();
   const make = useAct(keys.looks, () => ask(api.POST('/api/v1/looks', { body: { name: 'New look' } })));
