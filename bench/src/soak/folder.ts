@@ -23,6 +23,16 @@ export interface FolderState {
   readonly bytes: number;
 }
 
+/** How many jobs of a data folder are queued or running; whoever holds it may go on. */
+export function openJobs(dataDir: string): number {
+  const database = new Database(path.join(dataDir, 'studio.sqlite'), { readonly: true });
+  try {
+    return database.prepare("select count(*) from job where state in ('queued', 'running')").pluck().get() as number;
+  } finally {
+    database.close();
+  }
+}
+
 /** Looks through a data folder with eyes of its own: SQL and hashes, nothing of the server. */
 export function lookInto(dataDir: string): FolderState {
   const database = new Database(path.join(dataDir, 'studio.sqlite'));

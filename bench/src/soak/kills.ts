@@ -53,10 +53,10 @@ class Load {
 
   run(): Promise<unknown> {
     return Promise.all([
-      this.again(() => this.import(), 120),
+      this.again(() => this.import(), 250),
       this.again(() => this.edit(), 33),
       this.again(() => this.draft(), 150),
-      this.again(() => this.proof(), 900),
+      this.again(() => this.proof(), 2500),
       this.again(() => this.mark(), 200),
       this.again(() => this.renderSeries(), 1500),
       this.again(() => this.export(), 700),
@@ -173,7 +173,7 @@ export async function kills(times: number, seed = 1): Promise<void> {
     memory.mix = { version: now.version, prompt: now.prompt };
   }
   const aside = await retryAside(studio);
-  const empty = await studio.idle(900);
+  const empty = await studio.idle(1800);
   lost += await lostOf(studio, memory);
   const { body: troubled } = await studio.ask<unknown[]>('GET', '/jobs/troubled');
   await studio.stop();

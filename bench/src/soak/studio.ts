@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'fs';
 import path from 'path';
 import { performance } from 'perf_hooks';
 import { ROOT } from '../../../e2e/src/studio';
+import { openJobs } from './folder';
 
 /** What a server answered. */
 export interface Answer<T = unknown> {
@@ -22,6 +23,7 @@ export class SoakStudio {
     private readonly child: ChildProcess,
     readonly url: string,
     readonly gone: Promise<number | null>,
+    private readonly dataDir: string,
   ) {
     void gone.then(() => (this.ended = true));
     child.stderr!.on('data', (chunk: Buffer) => (this.log = (this.log + chunk.toString()).slice(-20_000)));
@@ -43,7 +45,7 @@ export class SoakStudio {
       child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
       void gone.then((code) => reject(new Error(`the studio ended with ${code}: ${said.slice(-2000)}`)));
     });
-    return new SoakStudio(child, url, gone);
+    return new SoakStudio(child, url, gone, dataDir);
   }
 
   get isGone(): boolean {
@@ -106,15 +108,11 @@ export class SoakStudio {
     return { memory: Number(kilobytes) * 1024, files: readdirSync(`${proc}/fd`).length };
   }
 
-  /** Waits until nothing is queued or running; false when that takes longer than so many seconds. */
+  /** Waits until no job is queued or running; false when that takes longer than so many seconds. */
   async idle(seconds: number): Promise<boolean> {
-    for (let since = Date.now(); Date.now() - since < seconds * 1000;) {
-      const { body } = await this.ask<{ line: string[] }>('GET', '/studio');
-      const files = await this.ask<{ state: string }[]>('GET', '/imports');
-      const open =
-        files.status === 200 ? files.body.filter((f) => f.state === 'waiting' || f.state === 'reading') : [0];
-      if (body?.line.length === 0 && !open.length) return true;
-      await new Promise((resolve) => setTimeout(resolve, 300));
+    for (const since = Date.now(); Date.now() - since < seconds * 1000;) {
+      if (openJobs(this.dataDir) === 0) return true;
+      await new Promise((resolve) => setTimeout(resolve, 400));
     }
     return false;
   }

@@ -1,4 +1,4 @@
-import { GIVES, MEDIA, READINGS, TYPED_MAX_WEIGHT } from '@urbild/core';
+import { AREA_KINDS, GIVES, JOINTS, MEDIA, READINGS, TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import type { ReferenceDto } from '../library/reference.dto';
@@ -148,4 +148,88 @@ describe('pictures that nobody would draw', () => {
       }
     expect(failures).toEqual([]);
   });
+});
+
+/** Corrections by hand: sensible ones, and what nobody would draw. */
+const correction = () => {
+  const at = fc.oneof(part, fc.constantFrom(-1, 0, 1, 2));
+  const joint = fc.record({
+    name: fc.oneof(fc.constantFrom(...JOINTS), fc.constantFrom('constructor', 'tail', 'x')),
+    x: at,
+    y: at,
+    score: part,
+  });
+  const box = fc.tuple(part, part, part, part).map(([a, b, c, d]) => ({
+    left: Math.min(a, c),
+    top: Math.min(b, d),
+    right: Math.max(a, c),
+    bottom: Math.max(b, d),
+  }));
+  return fc.record({
+    joints: maybe(fc.array(joint, { maxLength: 20 })),
+    faces: maybe(
+      fc.array(fc.record({ box, score: part, yaw: maybe(fc.integer({ min: -90, max: 90 })) }), { maxLength: 3 }),
+    ),
+    horizon: maybe(fc.oneof(part, fc.constant(-1))),
+    swatches: maybe(
+      fc.array(fc.record({ colour: fc.constantFrom('#000000', '#ffffff', '#4a6f8c'), weight: part }), { maxLength: 8 }),
+    ),
+    layout: maybe(
+      fc.oneof(
+        fc.constant({ read: 'picture' }),
+        fc.record({ read: fc.constant('distance'), near: fc.constantFrom('light', 'dark') }),
+        fc.record({
+          read: fc.constant('areas'),
+          areas: fc.array(
+            fc.record({
+              colour: fc.constantFrom('#000000', '#ffffff', '#808080', '#3a6ea5'),
+              is: fc.constantFrom(...AREA_KINDS),
+            }),
+            { minLength: 1, maxLength: 6 },
+          ),
+        }),
+      ),
+    ),
+  });
+};
+const HEARD: readonly Gives[] = [
+  'layout',
+  'pose',
+  'place',
+  'thing',
+  'everything',
+  'character',
+  'face',
+  'outfit',
+  'palette',
+];
+
+test('whatever a person sets right by hand, the engine renders from it', async () => {
+  const failures: unknown[] = [];
+  const all = fc.sample(fc.tuple(correction(), fc.constantFrom(...references), fc.constantFrom(...HEARD)), {
+    numRuns: RUNS,
+    seed: SEED,
+  });
+  for (const [k, [fields, { id }, gives]] of all.entries()) {
+    const { version } = (await studio.ask.get(`/api/v1/references/${id}`)).body as ReferenceDto;
+    const corrected = await studio.ask.patch(`/api/v1/references/${id}/corrections`).send({ ...fields, version });
+    if (corrected.status !== 200) {
+      if (corrected.status !== 400) failures.push([k, corrected.status, JSON.stringify(fields)]);
+      continue;
+    }
+    await studio.ask.get(`/api/v1/references/${id}/gives`).expect(200);
+    const influences = [{ id: 'a', referenceId: id, gives, weight: 1, from: 0, to: 1, reading: 'normal', on: true }];
+    const mix = await studio.ask
+      .post('/api/v1/mixes')
+      .send({ prompt: 'Ilse and Brom in the harbour', influences })
+      .expect(201);
+    const asked = await studio.ask
+      .post('/api/v1/takes')
+      .send({ mixId: (mix.body as { id: string }).id, quality: 'draft' })
+      .expect(201);
+    await studio.jobs.idle();
+    const take = (await studio.ask.get(`/api/v1/takes/${(asked.body as TakeDto).id}`).expect(200)).body as TakeDto;
+    if (take.status !== 'done') failures.push([k, gives, take.error, JSON.stringify(fields)]);
+  }
+  expect(failures).toEqual([]);
 });
