@@ -4,7 +4,7 @@ import path from 'path';
 import { strangePng } from '../../../e2e/src/page';
 import { lookInto } from './folder';
 import { hold, tell } from './report';
-import { SoakStudio } from './studio';
+import { lookOf, SoakStudio } from './studio';
 
 /** Drafts that the studio keeps of one mix, at most. */
 const KEPT = 61;
@@ -15,16 +15,7 @@ export async function drafts(times: number): Promise<void> {
   const studio = await SoakStudio.start(dataDir);
   const { reference } = (await studio.send<{ reference: { id: string } }>('/references', await strangePng(3), 'a.png'))
     .body;
-  const look = {
-    id: 'a',
-    referenceId: reference.id,
-    gives: 'look',
-    weight: 0.8,
-    from: 0,
-    to: 1,
-    reading: 'normal',
-    on: true,
-  };
+  const look = lookOf(reference.id);
   const { id: mixId } = (
     await studio.ask<{ id: string }>('POST', '/mixes', { name: 'M', prompt: 'Ilse', influences: [look] })
   ).body;

@@ -6,7 +6,7 @@ import { strangePng } from '../../../e2e/src/page';
 import { ROOT } from '../../../e2e/src/studio';
 import { hostileFile } from './hostileFiles';
 import { chance, hold, tell } from './report';
-import { SoakStudio, type Answer } from './studio';
+import { lookOf, SoakStudio, type Answer } from './studio';
 
 interface Schema {
   readonly $ref?: string;
@@ -130,16 +130,7 @@ async function requests(studio: SoakStudio, times: number, seed: number): Promis
   const mask = (await studio.send<{ content: string }>('/masks', await strangePng(9, 60, 40), 'm.png')).body.content;
   const make = async (address: string, body: unknown) =>
     ids.push((await studio.ask<{ id: string }>('POST', address, body)).body.id);
-  const look = {
-    id: 'a',
-    referenceId: ids[0],
-    gives: 'look',
-    weight: 0.8,
-    from: 0,
-    to: 1,
-    reading: 'normal',
-    on: true,
-  };
+  const look = lookOf(ids[0]);
   for (const name of ['One', 'Two']) await make('/mixes', { name, prompt: 'Ilse in the harbour', influences: [look] });
   const mixId = ids[ids.length - 1];
   await make('/looks', { name: 'Chalk', items: [{ referenceId: ids[1], weight: 1 }] });

@@ -5,7 +5,7 @@ import path from 'path';
 import { strangePng } from '../../../e2e/src/page';
 import { lookInto } from './folder';
 import { chance, hold, tell } from './report';
-import { SoakStudio } from './studio';
+import { lookOf, SoakStudio } from './studio';
 
 interface Versioned {
   readonly id: string;
@@ -24,17 +24,6 @@ class Memory {
   drafts = 0;
   mix: { version: number; prompt: string; maybe?: string } = { version: 0, prompt: '' };
 }
-
-const influence = (referenceId: string) => ({
-  id: 'a',
-  referenceId,
-  gives: 'look',
-  weight: 0.8,
-  from: 0,
-  to: 1,
-  reading: 'normal',
-  on: true,
-});
 
 /** Clients that all work at once until the server is gone. */
 class Load {
@@ -140,8 +129,7 @@ export async function kills(times: number, seed = 1): Promise<void> {
   const reference = (await studio.send<{ reference: Versioned }>('/references', await strangePng(3), 'a.png')).body
     .reference;
   const newMix = async (name: string) =>
-    (await studio.ask<Versioned>('POST', '/mixes', { name, prompt: 'Ilse', influences: [influence(reference.id)] }))
-      .body;
+    (await studio.ask<Versioned>('POST', '/mixes', { name, prompt: 'Ilse', influences: [lookOf(reference.id)] })).body;
   const [mix, drafts] = [await newMix('edited'), await newMix('drafts')];
   memory.mix = { version: mix.version, prompt: 'Ilse' };
   const shots = ['dusk', 'noon', 'rain'].map((prompt) => ({ title: prompt, prompt: `Ilse at ${prompt}` }));

@@ -5,7 +5,7 @@ import path from 'path';
 import sharp from 'sharp';
 import { lookInto } from './folder';
 import { hold, tell } from './report';
-import { SoakStudio } from './studio';
+import { lookOf, SoakStudio } from './studio';
 
 /** A picture that no format makes small. */
 const noise = (k: number): Promise<Buffer> =>
@@ -45,16 +45,7 @@ export async function room(): Promise<void> {
 async function fill(studio: SoakStudio, dataDir: string, filler: string, mount: string): Promise<void> {
   const first = (await studio.send<{ reference: { id: string } }>('/references', await noise(1), 'a.png')).body
     .reference;
-  const look = {
-    id: 'a',
-    referenceId: first.id,
-    gives: 'look',
-    weight: 0.8,
-    from: 0,
-    to: 1,
-    reading: 'normal',
-    on: true,
-  };
+  const look = lookOf(first.id);
   const { id: mixId } = (
     await studio.ask<{ id: string }>('POST', '/mixes', { name: 'M', prompt: 'Ilse', influences: [look] })
   ).body;

@@ -13,6 +13,18 @@ export interface Answer<T = unknown> {
   readonly ms: number;
 }
 
+/** A look at a usual weight, as a mix has it. */
+export const lookOf = (referenceId: string, id = 'a') => ({
+  id,
+  referenceId,
+  gives: 'look',
+  weight: 0.8,
+  from: 0,
+  to: 1,
+  reading: 'normal',
+  on: true,
+});
+
 /** The built server in a process of its own that may be killed at any moment. */
 export class SoakStudio {
   /** Everything that the process wrote to its error output. */

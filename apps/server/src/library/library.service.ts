@@ -2,8 +2,7 @@ import { EntityManager } from '@mikro-orm/better-sqlite';
 import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { UNPREPARED } from '@urbild/core';
-import { createHash, randomUUID } from 'crypto';
-import { createReadStream } from 'fs';
+import { randomUUID } from 'crypto';
 import { rm } from 'fs/promises';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { together } from '../platform/database/together';
@@ -12,6 +11,7 @@ import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import type { IngestResult } from '../platform/workers/tasks';
+import { hashFile } from '../platform/blobs/hashFile';
 import { TaskFailed, WorkersService } from '../platform/workers/workers.service';
 import {
   toReferenceDto,
@@ -22,6 +22,7 @@ import {
   type ReferenceDto,
   type RememberedDto,
 } from './reference.dto';
+import { measured, vectorsOf, versionHashes } from './referenceFields';
 import { ReferenceEntity, VectorEntity, type Kind, type Reference } from './reference.entity';
 
 /** What is known of a picture before it is read. */
@@ -270,35 +271,6 @@ export class LibraryService {
   }
 }
 
-/** The measured fields of a reference. */
-export const measured = (
-  read: Pick<IngestResult, 'swatches' | 'perceptualHash' | 'checks' | 'checkState' | 'reading' | 'derivedWords'>,
-) => ({
-  swatches: [...read.swatches],
-  perceptualHash: read.perceptualHash,
-  checks: [...read.checks],
-  checkState: read.checkState,
-  reading: read.reading,
-  derivedWords: read.derivedWords,
-});
-
-/** The vectors of a reference as the database keeps them. */
-export const vectorsOf = ({ vectors: { likeness, mirrored, style } }: Pick<IngestResult, 'vectors'>) => ({
-  likeness: Buffer.from(likeness.buffer, likeness.byteOffset, likeness.byteLength),
-  mirrored: Buffer.from(mirrored.buffer, mirrored.byteOffset, mirrored.byteLength),
-  style: Buffer.from(style.buffer, style.byteOffset, style.byteLength),
-});
-
-export const versionHashes = ({
-  sourceHash,
-  pictureHash,
-  thumbnailHash,
-}: Pick<Reference, 'sourceHash' | 'pictureHash' | 'thumbnailHash'>) => ({
-  sourceHash,
-  pictureHash,
-  thumbnailHash,
-});
-
 const remember = (r: Reference): RememberedDto => ({
   id: r.id,
   kind: r.kind,
@@ -313,15 +285,4 @@ const remember = (r: Reference): RememberedDto => ({
 function suggestedKind({ reading, checks }: IngestResult): Kind {
   const surface = !reading.horizon && reading.medium.probability > 0.8 && reading.places[0].probability < 0.35;
   return surface && !checks.some((c) => c.id === 'plain background') ? 'style' : 'image';
-}
-
-/** SHA-256 of a file. */
-export function hashFile(file: string): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const hash = createHash('sha256');
-    createReadStream(file)
-      .on('data', (chunk) => hash.update(chunk))
-      .on('error', reject)
-      .on('end', () => resolve(hash.digest('hex')));
-  });
 }

@@ -223,7 +223,7 @@ export function useMarkShotTake(seriesId: string) {
   return {
     mutate: ({ take, marks }: { take: ShotTake; marks: Marks }) => {
       const key = keys.oneSeries(seriesId);
-      const queue = takeDocument(take, (fields, saved) => {
+      const queue = takeDocument(take, `series ${seriesId}`, (fields, saved) => {
         client.setQueryData<Series>(
           key,
           (s) => s && { ...s, shots: s.shots.map((shot) => marked(shot, take, fields)) },

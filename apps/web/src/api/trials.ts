@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
+import { merge } from '@urbild/core';
 import { useNotice } from '../parts/notices';
 import { api, ask, type MixInfluence, type MixSettings, type Take } from './client';
 import { mixDocument, takeDocument, takeFields } from './documents';
@@ -80,7 +81,7 @@ export function useChangeTake() {
   const tell = useNotice();
   return {
     mutate: ({ take, change }: { take: Take; change: Marks }) => {
-      const queue = takeDocument(take, (fields, saved) => {
+      const queue = takeDocument(take, 'takes', (fields, saved) => {
         const shown = (t: Take): Take => (t.id === take.id ? { ...(saved ?? t), ...fields } : t);
         client.setQueryData<Take>(keys.take(take.id), (t) => t && shown(t));
         client.setQueriesData<Take[]>({ queryKey: ['takes'], predicate: (q) => Array.isArray(q.state.data) }, (all) =>
@@ -102,9 +103,12 @@ export function useAdopt(mixId: string) {
     try {
       const queue = mixDocument(client, await ask(api.GET('/api/v1/mixes/{id}', { params: { path: { id: mixId } } })));
       const { prompt, avoid, settings, influences } = state;
+      const before = queue.view().state;
       queue.change((mix) => ({ ...mix, prompt, avoid, settings, influences: [...influences] }));
+      const after = queue.view().state;
       await queue.flush();
-      tell(says, { action: { label: 'Undo', run: queue.undo } });
+      const undo = () => queue.change((mix) => merge(after, before, mix).merged);
+      tell(says, { action: { label: 'Undo', run: undo } });
       return true;
     } catch (e) {
       tell((e as Error).message, { grave: true });

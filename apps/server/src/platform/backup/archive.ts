@@ -7,7 +7,7 @@ import { blobPath, isHash } from '../blobs/blobStore';
 import { disk } from '../blobs/disk';
 import { StartError } from '../folder/startError';
 import { backupsDir, DATABASE, isSound, MANIFEST, manifestOf, poolDir, type BackupManifest } from './backups';
-import { hashOf } from './makeBackup';
+import { hashFile } from '../blobs/hashFile';
 
 const blobName = (hash: string) => `blobs/${hash.slice(0, 2)}/${hash}`;
 
@@ -122,13 +122,13 @@ async function verify(dir: string, from: string): Promise<BackupManifest> {
   const manifest = manifestOf(dir);
   if (!manifest) throw new StartError(`${from} is not a backup of Urbild: it has no manifest.`);
   const database = path.join(dir, DATABASE);
-  if (!existsSync(database) || (await hashOf(database)) !== manifest.database.sha256)
+  if (!existsSync(database) || (await hashFile(database)) !== manifest.database.sha256)
     throw wrong('its database is not the one that was backed up');
   if (!isSound(database)) throw wrong('its database has faults');
   for (const { hash } of manifest.blobs) {
     const blob = blobPath(path.join(dir, 'blobs'), hash);
     if (!existsSync(blob)) throw wrong(`picture ${hash} is missing`);
-    if ((await hashOf(blob)) !== hash) throw wrong(`picture ${hash} is not what it was`);
+    if ((await hashFile(blob)) !== hash) throw wrong(`picture ${hash} is not what it was`);
     await disk.syncFile(blob);
   }
   await disk.syncFile(database);

@@ -1,12 +1,11 @@
 import Database from 'better-sqlite3';
-import { createHash } from 'crypto';
-import { createReadStream } from 'fs';
 import { copyFile, link, mkdir, readdir, rm, stat, writeFile } from 'fs/promises';
 import path from 'path';
 import { blobsIn } from '../blobs/bin';
 import type { BlobField } from '../blobs/blobFields';
 import { blobPath } from '../blobs/blobStore';
 import { disk } from '../blobs/disk';
+import { hashFile } from '../blobs/hashFile';
 import { namedBlobs } from '../blobs/namedBlobs';
 import {
   backupsDir,
@@ -26,13 +25,6 @@ export interface BackupWish {
   readonly fields: readonly BlobField[];
   /** How many backups are kept; older ones go. */
   readonly keep: number;
-}
-
-/** SHA-256 of a file. */
-export async function hashOf(file: string): Promise<string> {
-  const hash = createHash('sha256');
-  for await (const chunk of createReadStream(file)) hash.update(chunk as Buffer);
-  return hash.digest('hex');
 }
 
 /** Puts a blob beside the backups; one that is there already is not copied again, and where the disk can, it is only named twice. */
@@ -81,7 +73,7 @@ export async function makeBackup({ dataDir, database, fields, keep }: BackupWish
       version: 1,
       made: made.toISOString(),
       migration: lastMigration(copy),
-      database: { bytes: (await stat(copy)).size, sha256: await hashOf(copy) },
+      database: { bytes: (await stat(copy)).size, sha256: await hashFile(copy) },
       blobs,
       missing,
     };

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { Conflict } from '@urbild/core';
 import type { Mix } from '../../api/client';
 import { mixDocument, mixFields, type MixFields } from '../../api/documents';
@@ -32,11 +32,11 @@ export interface BenchMix {
   readonly save: () => Promise<void>;
 }
 
-/** The mix on the bench: edits show at once and are saved by its queue, which outlives this view. */
+/** The mix on the bench, one for as long as the view is there: edits show at once and are saved by its queue, which outlives the view. */
 export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
   const client = useQueryClient();
   const tell = useNotice();
-  const queue = useMemo(() => mixDocument(client, stored), [client, stored]);
+  const [queue] = useState(() => mixDocument(client, stored));
   const { state, saved, problem, conflicts, canUndo, canRedo } = useSaved(queue);
   useEffect(() => queue.arrived({ state: mixFields(stored), version: stored.version }), [queue, stored]);
   useEffect(() => {
