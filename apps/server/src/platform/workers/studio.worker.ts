@@ -13,7 +13,16 @@ import { traits } from './traits';
 import type { Task } from './tasks';
 
 /** The entry of every worker thread: one task in, one result (or failure) out. */
-export default function run(task: Task): Promise<unknown> {
+export default async function run(task: Task): Promise<unknown> {
+  try {
+    return await perform(task);
+  } finally {
+    // memory outside of the heap that the collector has found is given back when the thread draws breath
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+}
+
+function perform(task: Task): Promise<unknown> {
   switch (task.kind) {
     case 'ingest':
       return ingest(task);

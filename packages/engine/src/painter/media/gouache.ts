@@ -60,25 +60,38 @@ export class GouacheRenderer {
   render(checkpoint: () => void = () => {}): Canvas {
     this.#checkpoint = checkpoint;
     const { width: w, height: h } = this.scene;
-    const large = createCanvas(Math.round(w * OVERSAMPLING), Math.round(h * OVERSAMPLING));
-    const context = large.getContext('2d');
-    context.scale(OVERSAMPLING, OVERSAMPLING);
-    this.ground(context, w, h);
-    this.node(context, this.scene.root);
-    context.getImageData(0, 0, 1, 1);
-    this.pause();
     const canvas = createCanvas(w, h);
-    const small = canvas.getContext('2d');
-    small.imageSmoothingEnabled = true;
-    small.imageSmoothingQuality = 'high';
-    small.drawImage(large, 0, 0, w, h);
-    small.getImageData(0, 0, 1, 1);
-    releaseCanvas(large);
-    this.pause();
-    this.finish(small, w, h);
-    this.pause();
-    if (this.palette.tone) stain(small, w, h, this.palette.tone);
-    return canvas;
+    try {
+      const small = canvas.getContext('2d');
+      this.#large(small, w, h);
+      this.pause();
+      this.finish(small, w, h);
+      this.pause();
+      if (this.palette.tone) stain(small, w, h, this.palette.tone);
+      return canvas;
+    } catch (error) {
+      releaseCanvas(canvas); // a stop comes as an error
+      throw error;
+    }
+  }
+
+  /** Draws the scene larger than it is wanted and brings it to its size. */
+  #large(small: SKRSContext2D, w: number, h: number): void {
+    const large = createCanvas(Math.round(w * OVERSAMPLING), Math.round(h * OVERSAMPLING));
+    try {
+      const context = large.getContext('2d');
+      context.scale(OVERSAMPLING, OVERSAMPLING);
+      this.ground(context, w, h);
+      this.node(context, this.scene.root);
+      context.getImageData(0, 0, 1, 1);
+      this.pause();
+      small.imageSmoothingEnabled = true;
+      small.imageSmoothingQuality = 'high';
+      small.drawImage(large, 0, 0, w, h);
+      small.getImageData(0, 0, 1, 1);
+    } finally {
+      releaseCanvas(large);
+    }
   }
 
   /** A moment at which rendering may be stopped. */

@@ -4,6 +4,7 @@ import { labelMap } from '../stage/labels';
 import { isFigure, REGION } from '../stage/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain } from './post';
+import { releaseCanvas } from './release';
 
 /** Thick oil laid in short strokes that follow the forms, with ridges that catch the light (after Hertzmann 1998). */
 export class ImpastoRenderer extends GouacheRenderer {
@@ -21,13 +22,14 @@ export class ImpastoRenderer extends GouacheRenderer {
   #layer(context: SKRSContext2D, labels: Uint8Array, usual: number, grid: number, strength: number): void {
     const { width: w, height: h } = this.scene;
     const small = createCanvas(Math.ceil(w / 2), Math.ceil(h / 2));
-    const sw = small.width;
+    const { width: sw, height: sh } = small;
     const sc = small.getContext('2d');
-    sc.drawImage(context.canvas, 0, 0, small.width, small.height);
-    const data = sc.getImageData(0, 0, small.width, small.height).data;
+    sc.drawImage(context.canvas, 0, 0, sw, sh);
+    const data = sc.getImageData(0, 0, sw, sh).data;
+    releaseCanvas(small);
     const source = context.getImageData(0, 0, w, h).data;
     const light = (x: number, y: number) => {
-      const o = (Math.min(small.height - 1, Math.max(0, y)) * sw + Math.min(sw - 1, Math.max(0, x))) * 4;
+      const o = (Math.min(sh - 1, Math.max(0, y)) * sw + Math.min(sw - 1, Math.max(0, x))) * 4;
       return data[o] * 0.3 + data[o + 1] * 0.59 + data[o + 2] * 0.11;
     };
     const random = new Random(this.scene.seed ^ Math.round(usual * 10));

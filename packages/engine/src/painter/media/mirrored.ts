@@ -29,44 +29,47 @@ export function paintMirrored(
   const h = box[3] - box[1];
   if (w < 2 || h < 2) return;
   const layer = createCanvas(Math.ceil(w * oversampling), Math.ceil(h * oversampling));
-  const layerContext = layer.getContext('2d');
-  layerContext.scale(oversampling, oversampling);
-  layerContext.translate(-box[0], -box[1]);
-  draw(layerContext);
   const tinted = createCanvas(layer.width, layer.height);
-  const tintedContext = tinted.getContext('2d');
-  tintedContext.drawImage(layer, 0, 0);
-  tintedContext.globalCompositeOperation = 'source-atop';
-  tintedContext.fillStyle = cssOf(tint, mirror.tint ?? 0.38);
-  tintedContext.fillRect(0, 0, tinted.width, tinted.height);
-  const step = 1.5;
-  const reach = Math.min(mirror.y - box[1], (H - mirror.y) * 1.3);
-  for (let r = 0; r < reach; r += step) {
-    const sourceY = (mirror.y - box[1] - (r + step)) * oversampling;
-    if (sourceY < 0) break;
-    const deep = r / (reach || 1);
-    const sway =
-      (noise.at(r * 0.35 + mirror.y, 3.3) * 1.6 + Math.sin(r * 0.9 + mirror.y) * 0.8) *
-      (mirror.sway ?? 1.6) *
-      (0.4 + deep * 1.5);
-    context.globalAlpha = clamp(
-      (mirror.alpha ?? 0.75) * (1 - deep * 0.65) * (0.75 + 0.25 * noise.at(r * 0.5, 9.1 + mirror.y)),
-    );
-    context.drawImage(
-      tinted,
-      0,
-      sourceY,
-      tinted.width,
-      Math.max(1, step * oversampling),
-      box[0] + sway,
-      mirror.y + r * 0.9,
-      w,
-      step * 0.9 + 0.6,
-    );
+  try {
+    const layerContext = layer.getContext('2d');
+    layerContext.scale(oversampling, oversampling);
+    layerContext.translate(-box[0], -box[1]);
+    draw(layerContext);
+    const tintedContext = tinted.getContext('2d');
+    tintedContext.drawImage(layer, 0, 0);
+    tintedContext.globalCompositeOperation = 'source-atop';
+    tintedContext.fillStyle = cssOf(tint, mirror.tint ?? 0.38);
+    tintedContext.fillRect(0, 0, tinted.width, tinted.height);
+    const step = 1.5;
+    const reach = Math.min(mirror.y - box[1], (H - mirror.y) * 1.3);
+    for (let r = 0; r < reach; r += step) {
+      const sourceY = (mirror.y - box[1] - (r + step)) * oversampling;
+      if (sourceY < 0) break;
+      const deep = r / (reach || 1);
+      const sway =
+        (noise.at(r * 0.35 + mirror.y, 3.3) * 1.6 + Math.sin(r * 0.9 + mirror.y) * 0.8) *
+        (mirror.sway ?? 1.6) *
+        (0.4 + deep * 1.5);
+      context.globalAlpha = clamp(
+        (mirror.alpha ?? 0.75) * (1 - deep * 0.65) * (0.75 + 0.25 * noise.at(r * 0.5, 9.1 + mirror.y)),
+      );
+      context.drawImage(
+        tinted,
+        0,
+        sourceY,
+        tinted.width,
+        Math.max(1, step * oversampling),
+        box[0] + sway,
+        mirror.y + r * 0.9,
+        w,
+        step * 0.9 + 0.6,
+      );
+    }
+    context.globalAlpha = 1;
+    context.drawImage(layer, box[0], box[1], w, h);
+    // a canvas draws when it is read
+    context.getImageData(0, 0, 1, 1);
+  } finally {
+    releaseCanvas(layer, tinted);
   }
-  context.globalAlpha = 1;
-  context.drawImage(layer, box[0], box[1], w, h);
-  // a canvas draws when it is read
-  context.getImageData(0, 0, 1, 1);
-  releaseCanvas(layer, tinted);
 }
