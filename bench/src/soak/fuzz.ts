@@ -116,32 +116,43 @@ class Maker {
   }
 }
 
+/** What there is to ask for: ids by the first part of the addresses below which they are found. */
+async function furnish(
+  studio: SoakStudio,
+): Promise<{ ids: readonly string[]; own: Readonly<Record<string, string[]>>; mask: string }> {
+  const own: Record<string, string[]> = { references: [] };
+  for (const k of [1, 2, 3, 4]) {
+    const { body } = await studio.send<{ reference: { id: string } }>('/references', await strangePng(k), `${k}.png`);
+    own.references.push(body.reference.id);
+  }
+  const mask = (await studio.send<{ content: string }>('/masks', await strangePng(9, 60, 40), 'm.png')).body.content;
+  const make = async <T extends { id: string }>(what: string, body: unknown, address = `/${what}`): Promise<T> => {
+    const made = (await studio.ask<T>('POST', address, body)).body;
+    (own[what] ??= []).push(made.id);
+    return made;
+  };
+  const influences = [lookOf(own.references[0])];
+  for (const name of ['One', 'Two']) await make('mixes', { name, prompt: 'Ilse in the harbour', influences });
+  const [mixId] = own.mixes;
+  await make('looks', { name: 'Chalk', items: [{ referenceId: own.references[1], weight: 1 }] });
+  await make('cast', { name: 'Ada', items: [{ referenceId: own.references[2], slot: 'front' }] });
+  for (let k = 0; k < 3; k++) await make('takes', { mixId, quality: 'proof', seed: k });
+  const shots = ['dusk', 'noon'].map((prompt) => ({ title: prompt, prompt: `Ilse at ${prompt}` }));
+  const series = await make<{ id: string; shots: { id: string }[] }>('series', { name: 'S', mixId, shots });
+  own.shots = series.shots.map((s) => s.id);
+  await make('strips', { mixId, axes: [{ setting: 'weight', influence: 'a', values: [0.3, 0.9] }] });
+  await make('solves', { mixId, targets: [{ influence: 'a', arrival: 0.5 }] });
+  const move = { across: 0.3 };
+  await make('sequences', { name: 'Q', shotId: own.shots[0], frames: 8, move }, `/series/${series.id}/sequences`);
+  await studio.idle(300);
+  return { ids: [...Object.values(own).flat(), 'a', 'nobody'], own, mask };
+}
+
 /** Sends generated requests of every operation of the OpenAPI document. */
 async function requests(studio: SoakStudio, times: number, seed: number): Promise<void> {
   const document = JSON.parse(readFileSync(path.join(ROOT, 'packages/api/openapi.json'), 'utf8')) as Document;
   const random = chance(seed);
-  const sent = await Promise.all(
-    [1, 2, 3, 4].map(
-      async (k) =>
-        (await studio.send<{ reference: { id: string } }>('/references', await strangePng(k), `${k}.png`)).body,
-    ),
-  );
-  const ids = sent.map((s) => s.reference.id);
-  const mask = (await studio.send<{ content: string }>('/masks', await strangePng(9, 60, 40), 'm.png')).body.content;
-  const make = async (address: string, body: unknown) =>
-    ids.push((await studio.ask<{ id: string }>('POST', address, body)).body.id);
-  const look = lookOf(ids[0]);
-  for (const name of ['One', 'Two']) await make('/mixes', { name, prompt: 'Ilse in the harbour', influences: [look] });
-  const mixId = ids[ids.length - 1];
-  await make('/looks', { name: 'Chalk', items: [{ referenceId: ids[1], weight: 1 }] });
-  await make('/cast', { name: 'Ada', items: [{ referenceId: ids[2], slot: 'front' }] });
-  await make('/takes', { mixId, quality: 'draft' });
-  const series = await studio.ask<{ id: string; shots: { id: string }[] }>('POST', '/series', {
-    name: 'S',
-    mixId,
-    shots: [{ title: 'One', prompt: 'Ilse at dusk' }],
-  });
-  ids.push(series.body.id, series.body.shots[0].id, 'nobody');
+  const { ids, own, mask } = await furnish(studio);
   const maker = new Maker(document, random, ids, [mask, 'ab'.repeat(32)]);
   const operations = Object.entries(document.paths).flatMap(([address, methods]) =>
     Object.entries(methods).map(([method, operation]) => ({ address, method, operation })),
@@ -151,8 +162,13 @@ async function requests(studio: SoakStudio, times: number, seed: number): Promis
   const one = async () => {
     const { address, method, operation } = operations[Math.floor(random() * operations.length)];
     const strange = random() < 0.5 ? 0 : random() * 0.25;
+    const found = own[address.split('/')[3]] ?? ids;
     const said = (p: { name: string; schema: Schema }) =>
-      encodeURIComponent(String(maker.value(p.schema, p.name, strange)));
+      encodeURIComponent(
+        p.name === 'id' && random() < 0.8
+          ? found[Math.floor(random() * found.length)]
+          : String(maker.value(p.schema, p.name, strange)),
+      );
     const [inPath, inQuery] = ['path', 'query'].map((where) =>
       (operation.parameters ?? []).filter((p) => p.in === where),
     );

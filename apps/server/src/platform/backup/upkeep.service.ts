@@ -1,5 +1,6 @@
 import { MikroORM } from '@mikro-orm/core';
 import { Inject, Injectable, Logger, OnModuleDestroy } from '@nestjs/common';
+import { readdir } from 'fs/promises';
 import path from 'path';
 import { Piscina } from 'piscina';
 import { blobFields } from '../blobs/blobFields';
@@ -66,6 +67,9 @@ export class UpkeepService implements OnModuleDestroy {
   async sweep(): Promise<Swept> {
     const { dataDir } = this.config;
     const database = databaseFile(dataDir);
+    // a new studio has nothing to sweep
+    if (!(await readdir(path.join(dataDir, 'blobs'))).length)
+      return { binned: 0, recovered: 0, missing: 0, emptied: 0 };
     const swept = await this.run<Swept>({ kind: 'sweep', dataDir, database, fields: blobFields(this.orm) });
     const { binned, recovered, missing, emptied } = swept;
     if (binned || recovered || emptied)
