@@ -57,7 +57,7 @@ export function ImportPanel() {
         </div>
       )}
       {told.length > 0 && (
-        <ul className="max-h-48 overflow-auto py-1" aria-label="Refused or repaired">
+        <ul className="max-h-48 overflow-auto py-1" aria-label="Refused or repaired" tabIndex={0}>
           {told.map((f) => (
             <li key={f.id} className="flex items-start gap-2 px-4 py-1.5">
               <TriangleAlert size={16} className="mt-0.5 shrink-0 text-cinnabar" aria-hidden />

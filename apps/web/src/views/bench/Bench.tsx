@@ -70,7 +70,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     },
     [setSearch],
   );
-  const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0];
+  const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0] ?? all?.[0];
   const warnings = useMemo(() => warningsFor(mix, lookup, gives, shown), [mix, lookup, gives, shown]);
   const add = useCallback(
     (influence: MixInfluence) =>

@@ -1,6 +1,6 @@
 import { useDroppable } from '@dnd-kit/core';
 import { CHANNELS, type Gives } from '@urbild/core';
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode, type PointerEvent } from 'react';
 import type { MixInfluence } from '../../api/client';
 import { carriedIn, isCarrying, type Carried } from '../../parts/carry';
 import { KindSign } from '../../parts/KindSign';
@@ -48,6 +48,13 @@ export function Course({ mix, lookup, gives, change, onRegion, onCarried, tools 
     setChosen((all) => new Set(all.has(id) ? [...all].filter((one) => one !== id) : [...all, id]));
   const solo = (id: string) => change((m) => ({ ...m, influences: alone(m.influences, id) }));
   const remove = (id: string) => change((m) => ({ ...m, influences: m.influences.filter((i) => i.id !== id) }));
+  const [at, setAt] = useState<number | undefined>(undefined);
+  /** The shares are read off wherever the pointer rests on the course, but not where it takes hold of something. */
+  const readOff = (e: PointerEvent) => {
+    const held = e.buttons > 0 || (e.target as HTMLElement).closest('[role=slider], button, input');
+    const box = band.current!.getBoundingClientRect();
+    setAt(held ? undefined : Math.min(1, Math.max(0, (e.clientX - box.left) / box.width)));
+  };
   return (
     <section
       ref={setNodeRef}
@@ -114,7 +121,7 @@ export function Course({ mix, lookup, gives, change, onRegion, onCarried, tools 
           ))}
         </div>
         <div className="relative mr-4 ml-3 flex flex-col">
-          <div ref={band} className="relative">
+          <div ref={band} className="relative" onPointerMove={readOff} onPointerLeave={() => setAt(undefined)}>
             <Ticks />
             <InfluenceChart mix={weighing} channel={channel} hues={hues} />
             <div className="relative" style={{ height: LANE }}>
@@ -137,7 +144,7 @@ export function Course({ mix, lookup, gives, change, onRegion, onCarried, tools 
                   worked={worked.get(i.referenceId)}
                 />
               ))}
-              <Reader weighing={weighing} channel={channel} influences={mix.influences} lookup={lookup} />
+              <Reader at={at} weighing={weighing} channel={channel} influences={mix.influences} lookup={lookup} />
             </div>
           </div>
           <TickLabels />
@@ -178,37 +185,23 @@ function TickLabels() {
   );
 }
 
-/** Reads off all shares at the moment under the pointer. */
+/** All shares at the moment under the pointer. */
 function Reader({
+  at,
   weighing,
   channel,
   influences,
   lookup,
 }: {
+  at: number | undefined;
   weighing: Parameters<typeof sharesFor>[0];
   channel: ChartChannel;
   influences: readonly MixInfluence[];
   lookup: Lookup;
 }) {
-  const [at, setAt] = useState<number | undefined>(undefined);
-  const frame = useRef<HTMLDivElement>(null);
   const shares = at === undefined ? undefined : sharesFor(weighing, channel, at);
   return (
-    <div
-      ref={frame}
-      aria-hidden="true"
-      className="absolute inset-x-0 -top-[44px] h-[44px]"
-      style={{ pointerEvents: 'none' }}
-    >
-      <div
-        className="absolute inset-x-0 -top-1 h-2.5"
-        style={{ pointerEvents: 'auto', cursor: 'col-resize' }}
-        onPointerMove={(e) => {
-          const box = frame.current!.getBoundingClientRect();
-          setAt(Math.min(1, Math.max(0, (e.clientX - box.left) / box.width)));
-        }}
-        onPointerLeave={() => setAt(undefined)}
-      />
+    <div aria-hidden="true" className="pointer-events-none absolute inset-x-0 -top-[44px] h-[44px]">
       {shares && (
         <div className="absolute top-0 z-30" style={{ left: `${at! * 100}%` }}>
           <div className="absolute top-0 w-px bg-cinnabar" style={{ height: LANE * (influences.length + 1) }} />

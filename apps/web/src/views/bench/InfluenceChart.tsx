@@ -5,6 +5,8 @@ import { sharesFor, type ChartChannel } from './shares';
 
 /** Samples of the course; lines between them are straight: the shortest ramp of a span is five of them long. */
 const COLUMNS = 120;
+/** How dense the fills of lanes of one kind are, as two hexadecimal digits of alpha. */
+const DEPTHS = ['30', '1c', '44'] as const;
 
 /** Above literalness 1 the references are copied more and more closely: hatched, the denser the more. */
 function hatchLiteral(
@@ -53,14 +55,23 @@ function drawShares(element: HTMLCanvasElement, { mix, channel, hues }: ChartPro
     ...hues.map((hue, i) => ({ hue, value: (k: number) => samples[k].influences[i] ?? 0 })),
   ];
   const foot = new Float64Array(COLUMNS + 1);
-  for (const { hue, value } of layers) {
+  for (const [nth, { hue, value }] of layers.entries()) {
     const top = foot.map((f, k) => f + value(k));
     context.beginPath();
     for (let k = 0; k <= COLUMNS; k++) context.lineTo((k / COLUMNS) * w, h * (1 - top[k]));
     for (let k = COLUMNS; k >= 0; k--) context.lineTo((k / COLUMNS) * w, h * (1 - foot[k]));
     context.closePath();
-    context.fillStyle = `${HUES[hue]}${hue === 'words' ? '14' : '2b'}`;
+    // lanes of one kind have one hue: each has a depth of its own, and a line between it and the next
+    const before = layers.slice(0, nth).filter((l) => l.hue === hue).length;
+    context.fillStyle = `${HUES[hue]}${hue === 'words' ? '14' : DEPTHS[before % DEPTHS.length]}`;
     context.fill();
+    if (hue !== 'words') {
+      context.beginPath();
+      for (let k = 0; k <= COLUMNS; k++) context.lineTo((k / COLUMNS) * w, h * (1 - top[k]));
+      context.strokeStyle = `${HUES[hue]}66`;
+      context.lineWidth = 1;
+      context.stroke();
+    }
     foot.set(top);
   }
   hatchLiteral(context, samples, w, h);
