@@ -96,7 +96,7 @@ test('while the studio does not answer, edits are kept and told of; they arrive 
   await studio.stop('SIGKILL');
   await (await weight(0)).sendKeys(...many(Key.ARROW_DOWN, 4));
   const alert = await browser.until('a word about it', async () => (await browser.all('[role=alert] p'))[0]);
-  expect(await alert.getText()).toMatch(/Not saved yet.*Your changes are kept here/s);
+  expect(await alert.getText()).toMatch(/Not saved yet.*Your changes are kept in this browser/s);
   studio = await studio.again();
   await saved();
   expect((await mix()).influences[0].weight).toBeCloseTo(0.8, 5);

@@ -61,6 +61,7 @@ export class RunningStudio {
   }
 
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    if (this.child.exitCode !== null || this.child.signalCode !== null) return;
     const ended = new Promise((resolve) => this.child.on('exit', resolve));
     this.child.kill(signal);
     await ended;
