@@ -304,6 +304,6 @@ test('whatever two people do and whatever the line does: in the end both see wha
         'ilse',
       ]);
     }),
-    { numRuns: 60 },
+    { numRuns: 60, examples: [[[{ fail: true }, { who: 1, id: 'look', w: 0 }, { wait: 9 }, { who: 1, undo: true }]]] },
   );
 });

@@ -265,9 +265,12 @@ export class SaveQueue<S extends object> {
   }
 
   private look(): void {
+    const saved = sameData(this.base.state, this.mine);
+    // what was undone before it could be sent is no problem any more
+    if (saved) this.problem = undefined;
     const view: View<S> = {
       state: this.mine,
-      saved: sameData(this.base.state, this.mine),
+      saved,
       problem: this.problem,
       conflicts: this.conflicts,
       canUndo: this.past.length > 0,
