@@ -16,94 +16,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/cast": {
+    "/api/v1/jobs/troubled": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["CastController_list"];
-        put?: never;
-        post: operations["CastController_create"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/cast/candidates": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["CastController_candidates"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/cast/pick": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["CastController_pick"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/cast/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["CastController_get"];
-        put?: never;
-        post?: never;
-        delete: operations["CastController_remove"];
-        options?: never;
-        head?: never;
-        patch: operations["CastController_change"];
-        trace?: never;
-    };
-    "/api/v1/cast/{id}/restore": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["CastController_restore"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/cast/{id}/tally": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["CastController_tally"];
+        get: operations["JobsController_troubled"];
         put?: never;
         post?: never;
         delete?: never;
@@ -112,16 +32,32 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/cast/{id}/reading": {
+    "/api/v1/jobs/{id}/retry": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["CastController_read"];
+        get?: never;
         put?: never;
-        post?: never;
+        post: operations["JobsController_retry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/masks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["MasksController_take"];
         delete?: never;
         options?: never;
         head?: never;
@@ -138,22 +74,6 @@ export interface paths {
         get: operations["ImportsController_list"];
         put?: never;
         post: operations["ImportsController_take"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/imports/from-take": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["ImportsController_takeOver"];
         delete?: never;
         options?: never;
         head?: never;
@@ -186,38 +106,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["ImportsController_clear"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/jobs/troubled": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["JobsController_troubled"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/jobs/{id}/retry": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["JobsController_retry"];
         delete?: never;
         options?: never;
         head?: never;
@@ -416,6 +304,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ShelfController_list"];
+        put?: never;
+        post: operations["ShelfController_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["ShelfController_remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/looks": {
         parameters: {
             query?: never;
@@ -496,23 +416,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/looks/{id}/sample": {
+    "/api/v1/cast": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["CastController_list"];
         put?: never;
-        post: operations["LooksController_sample"];
+        post: operations["CastController_create"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/v1/masks": {
+    "/api/v1/cast/candidates": {
         parameters: {
             query?: never;
             header?: never;
@@ -521,7 +441,71 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["MasksController_take"];
+        post: operations["CastController_candidates"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/pick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CastController_pick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CastController_get"];
+        put?: never;
+        post?: never;
+        delete: operations["CastController_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["CastController_change"];
+        trace?: never;
+    };
+    "/api/v1/cast/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CastController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/{id}/reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CastController_read"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -568,6 +552,214 @@ export interface paths {
             cookie?: never;
         };
         get: operations["MixesController_versionsOf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/from-take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FromTakeController_takeOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/looks/{id}/sample": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SamplesController_sample"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_list"];
+        put?: never;
+        post: operations["TakesController_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/keepers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_keepers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/worked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_worked"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/made-with/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_madeWith"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_get"];
+        put?: never;
+        post?: never;
+        delete: operations["TakesController_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["TakesController_change"];
+        trace?: never;
+    };
+    "/api/v1/takes/in-force/{mixId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_inForceFor"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}/enlarge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_enlarge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}/more": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_more"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_cancel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/takes/{id}/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_mixOf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cast/{id}/tally": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TallyController_tally"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1008,214 +1200,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/shelf": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ShelfController_list"];
-        put?: never;
-        post: operations["ShelfController_add"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/shelf/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["ShelfController_remove"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/studio": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["StudioController_get"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["TakesController_list"];
-        put?: never;
-        post: operations["TakesController_ask"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/keepers": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["TakesController_keepers"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/worked": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["TakesController_worked"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/made-with/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["TakesController_madeWith"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["TakesController_get"];
-        put?: never;
-        post?: never;
-        delete: operations["TakesController_remove"];
-        options?: never;
-        head?: never;
-        patch: operations["TakesController_change"];
-        trace?: never;
-    };
-    "/api/v1/takes/in-force/{mixId}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["TakesController_inForceFor"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/{id}/enlarge": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["TakesController_enlarge"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/{id}/more": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["TakesController_more"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/{id}/cancel": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["TakesController_cancel"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/v1/takes/{id}/mix": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["TakesController_mixOf"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/v1/strips": {
         parameters: {
             query?: never;
@@ -1328,6 +1312,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/studio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["StudioController_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1342,103 +1342,24 @@ export interface components {
             /** @description bytes of its database and files; unchanged files are shared by all backups */
             bytes: number;
         };
-        /** @enum {string} */
-        Slot: "front" | "three-quarter" | "side" | "full figure" | "expression" | "outfit";
-        SheetItemDto: {
-            referenceId: string;
-            slot: components["schemas"]["Slot"];
-        };
-        /** @enum {string} */
-        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";
-        TraitDto: {
-            name: components["schemas"]["TraitName"];
-            /** @example #b5653a */
-            colour?: string;
-            /** @description 1 is usual */
-            number?: number;
-            choice?: string;
-            /** @description the colour in a word */
-            word?: string;
-            /** @description 0..1 */
-            confidence?: number;
-            /** @description set by a person: new pictures do not change it */
-            locked?: boolean;
-        };
-        CharacterDto: {
+        TroubledJobDto: {
             id: string;
-            name: string;
-            /** @example person */
-            species: string;
-            description: string;
-            items: components["schemas"]["SheetItemDto"][];
-            usualWeight: number;
-            /** @description what a person corrected */
-            corrected: components["schemas"]["TraitDto"][];
-            updatedAt: string;
-            /** @description to be sent with every change */
-            version: number;
+            /** @example take */
+            kind: string;
+            /** @description id of what it is about */
+            subject: string;
+            /** @description it took the studio with it several times, so it was set aside */
+            setAside: boolean;
+            /** @description why, as a sentence */
+            reason: string;
+            at?: string;
         };
-        NewCharacterDto: {
-            species?: string;
-            description?: string;
-            items?: components["schemas"]["SheetItemDto"][];
-            usualWeight?: number;
-            corrected?: components["schemas"]["TraitDto"][];
-            name: string;
-        };
-        DescribeDto: {
-            /** @description who it is, in words */
-            description: string;
-        };
-        CandidateDto: {
-            hash: string;
-            pictureUrl: string;
-        };
-        PickDto: {
-            hash: string;
-            name: string;
-            description: string;
-        };
-        ChangeCharacterDto: {
-            species?: string;
-            description?: string;
-            items?: components["schemas"]["SheetItemDto"][];
-            usualWeight?: number;
-            corrected?: components["schemas"]["TraitDto"][];
-            version: number;
-            name?: string;
-        };
-        TraitTallyDto: {
-            trait: components["schemas"]["TraitName"];
-            /** @description takes in which it can be seen */
-            seen: number;
-            /** @description of these, takes in which it is the same */
-            kept: number;
-            /**
-             * @description who decided it in most
-             * @enum {string}
-             */
-            by: "words" | "reference" | "neither";
-        };
-        TraitTalliesDto: {
-            /** @description takes that show it, at most the newest 60 */
-            takes: number;
-            traits: components["schemas"]["TraitTallyDto"][];
-        };
-        SheetReadingDto: {
-            referenceId: string;
-            traits: components["schemas"]["TraitDto"][];
-        };
-        CharacterReadingDto: {
-            traits: components["schemas"]["TraitDto"][];
-            pictures: components["schemas"]["SheetReadingDto"][];
-            /** @description 0..1 */
-            agreement: number;
-            /** @description the picture that falls out */
-            odd?: string;
-            advice: string[];
-            /** @description pictures that nobody has looked at yet */
-            waiting: number;
+        MaskDto: {
+            /** @description its hash, by which mixes name it */
+            content: string;
+            url: string;
+            /** @description part of the picture that is white, 0..1 */
+            covers: number;
         };
         /** @enum {string} */
         ImportState: "waiting" | "reading" | "done" | "question" | "refused" | "skipped";
@@ -1564,27 +1485,11 @@ export interface components {
             /** @description the reference that it is a double of */
             twin?: components["schemas"]["ReferenceDto"];
         };
-        FromTakeDto: {
-            takeId: string;
-            kind?: components["schemas"]["Kind"];
-        };
         /** @enum {string} */
         Decision: "keep both" | "replace" | "skip";
         DecideDto: {
             ids: string[];
             decision: components["schemas"]["Decision"];
-        };
-        TroubledJobDto: {
-            id: string;
-            /** @example take */
-            kind: string;
-            /** @description id of what it is about */
-            subject: string;
-            /** @description it took the studio with it several times, so it was set aside */
-            setAside: boolean;
-            /** @description why, as a sentence */
-            reason: string;
-            at?: string;
         };
         /** @enum {string} */
         Sort: "newest" | "oldest" | "title" | "rating" | "used" | "likeness";
@@ -1766,6 +1671,21 @@ export interface components {
             thumbnailUrl: string;
             current: boolean;
         };
+        /** @enum {string} */
+        ShelfKind: "search" | "phrase";
+        ShelfItemDto: {
+            kind: components["schemas"]["ShelfKind"];
+            name: string;
+            /** @description the query string of a search, or the words of a phrase */
+            text: string;
+            id: string;
+        };
+        NewShelfItemDto: {
+            kind: components["schemas"]["ShelfKind"];
+            name: string;
+            /** @description the query string of a search, or the words of a phrase */
+            text: string;
+        };
         LookItemDto: {
             referenceId: string;
             weight: number;
@@ -1814,20 +1734,108 @@ export interface components {
             advice: string[];
         };
         /** @enum {string} */
-        TakeStatus: "queued" | "rendering" | "done" | "failed" | "cancelled";
+        Slot: "front" | "three-quarter" | "side" | "full figure" | "expression" | "outfit";
+        SheetItemDto: {
+            referenceId: string;
+            slot: components["schemas"]["Slot"];
+        };
         /** @enum {string} */
-        Quality: "draft" | "proof" | "print";
+        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";
+        TraitDto: {
+            name: components["schemas"]["TraitName"];
+            /** @example #b5653a */
+            colour?: string;
+            /** @description 1 is usual */
+            number?: number;
+            choice?: string;
+            /** @description the colour in a word */
+            word?: string;
+            /** @description 0..1 */
+            confidence?: number;
+            /** @description set by a person: new pictures do not change it */
+            locked?: boolean;
+        };
+        CharacterDto: {
+            id: string;
+            name: string;
+            /** @example person */
+            species: string;
+            description: string;
+            items: components["schemas"]["SheetItemDto"][];
+            usualWeight: number;
+            /** @description what a person corrected */
+            corrected: components["schemas"]["TraitDto"][];
+            updatedAt: string;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewCharacterDto: {
+            species?: string;
+            description?: string;
+            items?: components["schemas"]["SheetItemDto"][];
+            usualWeight?: number;
+            corrected?: components["schemas"]["TraitDto"][];
+            name: string;
+        };
+        DescribeDto: {
+            /** @description who it is, in words */
+            description: string;
+        };
+        CandidateDto: {
+            hash: string;
+            pictureUrl: string;
+        };
+        PickDto: {
+            hash: string;
+            name: string;
+            description: string;
+        };
+        ChangeCharacterDto: {
+            species?: string;
+            description?: string;
+            items?: components["schemas"]["SheetItemDto"][];
+            usualWeight?: number;
+            corrected?: components["schemas"]["TraitDto"][];
+            version: number;
+            name?: string;
+        };
+        SheetReadingDto: {
+            referenceId: string;
+            traits: components["schemas"]["TraitDto"][];
+        };
+        CharacterReadingDto: {
+            traits: components["schemas"]["TraitDto"][];
+            pictures: components["schemas"]["SheetReadingDto"][];
+            /** @description 0..1 */
+            agreement: number;
+            /** @description the picture that falls out */
+            odd?: string;
+            advice: string[];
+            /** @description pictures that nobody has looked at yet */
+            waiting: number;
+        };
         /**
-         * @description a reference when absent
+         * @description Width to height of the picture
          * @enum {string}
          */
-        SourceKind: "reference" | "look" | "character";
-        /** @enum {string} */
-        Gives: "everything" | "look" | "palette" | "light" | "layout" | "shape" | "pose" | "place" | "thing" | "character" | "face" | "outfit";
-        /** @enum {string} */
-        Reading: "hint" | "loose" | "normal" | "close";
-        /** @enum {string} */
-        IdentityPart: "face" | "hair" | "build" | "clothes";
+        Aspect: "3:2" | "2:3" | "1:1" | "4:3" | "3:4" | "16:9" | "2:1";
+        /**
+         * @description What the stage is drawn in, before looks are laid over it; as words and looks ask when none is chosen
+         * @enum {string}
+         */
+        Medium: "gouache" | "ink wash" | "linocut" | "pastel" | "paper-cut" | "woodblock" | "embroidery" | "cyanotype" | "screen print" | "impasto" | "charcoal" | "pencil" | "stained glass";
+        EmphasisDto: {
+            words: string;
+            /** @description 0 left out, 1 as said, 2 twice as much */
+            weight: number;
+        };
+        MixStartDto: {
+            /** @enum {string} */
+            of: "take" | "reference";
+            id: string;
+            /** @description 0 the picture itself, 1 nothing of it */
+            change: number;
+        };
         MixMaskDto: {
             /** @description hash of a mask */
             content: string;
@@ -1835,33 +1843,125 @@ export interface components {
             /** @description soft edge in parts of the longer side */
             feather: number;
         };
+        MixSettingsDto: {
+            /** @description Another seed: another picture of the same words */
+            seed: number;
+            /** @description Width to height of the picture */
+            aspect: components["schemas"]["Aspect"];
+            /** @description Multiplies all references against the words; 1 is neutral */
+            balance: number;
+            /** @description How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own */
+            spread?: number;
+            /** @description How strictly traits and forms that the words name hold against references; 0.5 when absent */
+            strictness?: number;
+            /** @description How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms; 0.5 when absent */
+            ornateness?: number;
+            /** @description What the stage is drawn in, before looks are laid over it; as words and looks ask when none is chosen */
+            medium?: components["schemas"]["Medium"];
+            /** @description Words that count more or less than the others: 0 left out, 1 as said, 2 twice as much */
+            emphases?: components["schemas"]["EmphasisDto"][];
+            /** @description A picture to start from, and how far the take goes from it: 0 the picture itself, 1 nothing of it */
+            start?: components["schemas"]["MixStartDto"];
+            /** @description The only part of the start picture that changes */
+            mask?: components["schemas"]["MixMaskDto"];
+        };
+        /**
+         * @description What it carries over from its reference into the picture
+         * @enum {string}
+         */
+        Gives: "everything" | "look" | "palette" | "light" | "layout" | "shape" | "pose" | "place" | "thing" | "character" | "face" | "outfit";
+        /**
+         * @description How closely it is read, apart from its weight: as a hint, loosely, as usual, or closely
+         * @enum {string}
+         */
+        Reading: "hint" | "loose" | "normal" | "close";
+        /**
+         * @description The parts of an identity that a character carries; all of them when absent
+         * @enum {string}
+         */
+        IdentityPart: "face" | "hair" | "build" | "clothes";
+        /**
+         * @description a reference when absent
+         * @enum {string}
+         */
+        SourceKind: "reference" | "look" | "character";
         MixInfluenceDto: {
+            /** @description What it carries over from its reference into the picture */
+            gives: components["schemas"]["Gives"];
+            /** @description How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the words are lost */
+            weight: number;
+            /** @description Where on the course it begins to act, 0 the beginning */
+            from: number;
+            /** @description Where on the course it ceases to act, 1 the end; not before its start */
+            to: number;
+            /** @description Whether it acts at all; off, it is kept in the mix and pulls nothing */
+            on: boolean;
+            /** @description How closely it is read, apart from its weight: as a hint, loosely, as usual, or closely */
+            reading: components["schemas"]["Reading"];
+            /** @description Whose identity it carries; a character's own name when absent, and everybody where it has none */
+            subject?: string;
+            /** @description The parts of an identity that a character carries; all of them when absent */
+            parts?: components["schemas"]["IdentityPart"][];
+            /**
+             * @description Of a shape: whether the picture fills it, or what is around it; inside when absent
+             * @enum {string}
+             */
+            fill?: "inside" | "around";
+            /** @description How large its strokes and motifs come out; 1 as they are against the whole of the picture; 1 when absent */
+            motif?: number;
+            /** @description References of a look or a character that are left out, by their ids */
+            except?: string[];
             id: string;
             /** @description a reference when absent */
             of?: components["schemas"]["SourceKind"];
             /** @description id of the reference, look or character */
             referenceId: string;
-            gives: components["schemas"]["Gives"];
-            weight: number;
-            from: number;
-            to: number;
-            reading: components["schemas"]["Reading"];
-            on: boolean;
-            /** @description whose identity it carries; a character's own name when absent */
-            subject?: string;
-            parts?: components["schemas"]["IdentityPart"][];
-            /**
-             * @description of a shape: what the picture fills
-             * @enum {string}
-             */
-            fill?: "inside" | "around";
-            /** @description how large its strokes and motifs come out; 1 as they are */
-            motif?: number;
-            /** @description where it acts; everywhere when absent */
+            /** @description Where in the picture it acts; everywhere when absent */
             region?: components["schemas"]["MixMaskDto"];
-            /** @description references of a look or character that are left out */
-            except?: string[];
         };
+        MixDto: {
+            id: string;
+            name: string;
+            prompt: string;
+            avoid: string;
+            settings: components["schemas"]["MixSettingsDto"];
+            influences: components["schemas"]["MixInfluenceDto"][];
+            updatedAt: string;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewMixDto: {
+            name?: string;
+            prompt?: string;
+            avoid?: string;
+            settings?: components["schemas"]["MixSettingsDto"];
+            influences?: components["schemas"]["MixInfluenceDto"][];
+        };
+        ChangeMixDto: {
+            name?: string;
+            prompt?: string;
+            avoid?: string;
+            settings?: components["schemas"]["MixSettingsDto"];
+            influences?: components["schemas"]["MixInfluenceDto"][];
+            version: number;
+        };
+        MixVersionDto: {
+            id: string;
+            number: number;
+            prompt: string;
+            avoid: string;
+            settings: components["schemas"]["MixSettingsDto"];
+            influences: components["schemas"]["MixInfluenceDto"][];
+            createdAt: string;
+        };
+        FromTakeDto: {
+            takeId: string;
+            kind?: components["schemas"]["Kind"];
+        };
+        /** @enum {string} */
+        TakeStatus: "queued" | "rendering" | "done" | "failed" | "cancelled";
+        /** @enum {string} */
+        Quality: "draft" | "proof" | "print";
         ControlDto: {
             id: string;
             pictureUrl?: string;
@@ -1911,43 +2011,6 @@ export interface components {
             end: number;
             text: string;
         };
-        /** @enum {string} */
-        Aspect: "1:1" | "3:2" | "2:3" | "4:3" | "3:4" | "16:9" | "2:1";
-        EmphasisDto: {
-            words: string;
-            /** @description 0 left out, 1 as said, 2 twice as much */
-            weight: number;
-        };
-        /**
-         * @description what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent
-         * @enum {string}
-         */
-        Medium: "gouache" | "ink wash" | "linocut" | "pastel" | "paper-cut" | "woodblock" | "embroidery" | "cyanotype" | "screen print" | "impasto" | "charcoal" | "pencil" | "stained glass";
-        MixStartDto: {
-            /** @enum {string} */
-            of: "take" | "reference";
-            id: string;
-            /** @description 0 the picture itself, 1 nothing of it */
-            change: number;
-        };
-        MixSettingsDto: {
-            aspect: components["schemas"]["Aspect"];
-            seed: number;
-            /** @description multiplies every reference; 1 is neutral */
-            balance: number;
-            /** @description how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent */
-            spread?: number;
-            /** @description how strictly the words hold against references; .5 when absent */
-            strictness?: number;
-            /** @description how ornate the painter draws: 0 plain, 1 ornate; .5 when absent */
-            ornateness?: number;
-            emphases?: components["schemas"]["EmphasisDto"][];
-            /** @description what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent */
-            medium?: components["schemas"]["Medium"];
-            start?: components["schemas"]["MixStartDto"];
-            /** @description the only part of the start picture that changes */
-            mask?: components["schemas"]["MixMaskDto"];
-        };
         TakeDto: {
             id: string;
             mixId?: string;
@@ -1989,47 +2052,89 @@ export interface components {
             createdAt: string;
             version: number;
         };
-        MaskDto: {
-            /** @description its hash, by which mixes name it */
-            content: string;
-            url: string;
-            /** @description part of the picture that is white, 0..1 */
-            covers: number;
+        WorkedDto: {
+            /** @description id of the reference, look or character */
+            referenceId: string;
+            low: number;
+            high: number;
+            /** @description kept takes */
+            count: number;
         };
-        MixDto: {
-            id: string;
-            name: string;
-            prompt: string;
-            avoid: string;
-            settings: components["schemas"]["MixSettingsDto"];
-            influences: components["schemas"]["MixInfluenceDto"][];
-            updatedAt: string;
-            /** @description to be sent with every change */
-            version: number;
-        };
-        NewMixDto: {
-            name?: string;
+        NewTakeDto: {
+            mixId: string;
+            quality?: components["schemas"]["Quality"];
+            /** @description the mix's own when absent */
+            seed?: number;
+            /** @description the mix's own when absent */
             prompt?: string;
-            avoid?: string;
-            settings?: components["schemas"]["MixSettingsDto"];
-            influences?: components["schemas"]["MixInfluenceDto"][];
+            /** @description leave this influence out */
+            without?: string;
+            /** @description the take that this one goes on from */
+            from?: string;
         };
-        ChangeMixDto: {
-            name?: string;
-            prompt?: string;
-            avoid?: string;
-            settings?: components["schemas"]["MixSettingsDto"];
-            influences?: components["schemas"]["MixInfluenceDto"][];
+        ChangeTakeDto: {
             version: number;
+            keeper?: boolean;
+            rating?: number;
+            rejected?: boolean;
+            note?: string;
         };
-        MixVersionDto: {
+        InForcePictureDto: {
+            referenceId: string;
+            title: string;
+            /** @description what the engine gets */
+            pictureUrl: string;
+            /** @description its part of the weight of its influence */
+            weight: number;
+            /** @description versions of the file so far */
+            fileVersion: number;
+            /** @description cropped, sharpened or cut out */
+            prepared: boolean;
+        };
+        InForceInfluenceDto: {
             id: string;
-            number: number;
-            prompt: string;
-            avoid: string;
-            settings: components["schemas"]["MixSettingsDto"];
-            influences: components["schemas"]["MixInfluenceDto"][];
-            createdAt: string;
+            acts: boolean;
+            /** @description why it does not act */
+            why?: string;
+            pictures: components["schemas"]["InForcePictureDto"][];
+        };
+        InForceDto: {
+            width: number;
+            height: number;
+            engine: string;
+            /** @description milliseconds that takes of this size took lately */
+            usually?: number;
+            /** @description takes that are rendered before */
+            ahead: number;
+            /** @description the picture that it starts from */
+            startUrl?: string;
+            /** @description names of the cast that the prompt says */
+            names: string[];
+            influences: components["schemas"]["InForceInfluenceDto"][];
+        };
+        EnlargeDto: {
+            /** @description how many times as large */
+            times: number;
+        };
+        MoreLikeDto: {
+            count: number;
+        };
+        TraitTallyDto: {
+            trait: components["schemas"]["TraitName"];
+            /** @description takes in which it can be seen */
+            seen: number;
+            /** @description of these, takes in which it is the same */
+            kept: number;
+            /**
+             * @description who decided it in most
+             * @enum {string}
+             */
+            by: "words" | "reference" | "neither";
+        };
+        TraitTalliesDto: {
+            /** @description takes that show it, at most the newest 60 */
+            takes: number;
+            traits: components["schemas"]["TraitTallyDto"][];
         };
         FrameViewDto: {
             x: number;
@@ -2126,17 +2231,24 @@ export interface components {
             left?: number;
         };
         OwnInfluenceDto: {
-            id: string;
+            /** @description How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the words are lost */
             weight?: number;
+            /** @description Where on the course it begins to act, 0 the beginning */
             from?: number;
+            /** @description Where on the course it ceases to act, 1 the end; not before its start */
             to?: number;
+            /** @description Whether it acts at all; off, it is kept in the mix and pulls nothing */
             on?: boolean;
+            /** @description How closely it is read, apart from its weight: as a hint, loosely, as usual, or closely */
             reading?: components["schemas"]["Reading"];
+            id: string;
         };
         OwnSettingsDto: {
-            avoid?: string;
+            /** @description Multiplies all references against the words; 1 is neutral */
             balance?: number;
+            /** @description How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own */
             spread?: number;
+            avoid?: string;
             influences: components["schemas"]["OwnInfluenceDto"][];
             /** @description references of this shot alone: its sketch, pose, ... */
             added: components["schemas"]["MixInfluenceDto"][];
@@ -2329,107 +2441,6 @@ export interface components {
             position?: number;
         };
         /** @enum {string} */
-        ShelfKind: "search" | "phrase";
-        ShelfItemDto: {
-            kind: components["schemas"]["ShelfKind"];
-            name: string;
-            /** @description the query string of a search, or the words of a phrase */
-            text: string;
-            id: string;
-        };
-        NewShelfItemDto: {
-            kind: components["schemas"]["ShelfKind"];
-            name: string;
-            /** @description the query string of a search, or the words of a phrase */
-            text: string;
-        };
-        EngineDto: {
-            name: string;
-            version: string;
-            /** @description what it can draw from a reference */
-            gives: components["schemas"]["Gives"][];
-        };
-        DemoDto: {
-            done: number;
-            total: number;
-        };
-        StudioDto: {
-            name: string;
-            engine: components["schemas"]["EngineDto"];
-            demo: components["schemas"]["DemoDto"];
-            /** @description ids of the takes in the queue, in their order */
-            line: string[];
-            /** @description the disk is full: the queue waits until there is room */
-            waitsForRoom: boolean;
-        };
-        WorkedDto: {
-            /** @description id of the reference, look or character */
-            referenceId: string;
-            low: number;
-            high: number;
-            /** @description kept takes */
-            count: number;
-        };
-        NewTakeDto: {
-            mixId: string;
-            quality?: components["schemas"]["Quality"];
-            /** @description the mix's own when absent */
-            seed?: number;
-            /** @description the mix's own when absent */
-            prompt?: string;
-            /** @description leave this influence out */
-            without?: string;
-            /** @description the take that this one goes on from */
-            from?: string;
-        };
-        ChangeTakeDto: {
-            version: number;
-            keeper?: boolean;
-            rating?: number;
-            rejected?: boolean;
-            note?: string;
-        };
-        InForcePictureDto: {
-            referenceId: string;
-            title: string;
-            /** @description what the engine gets */
-            pictureUrl: string;
-            /** @description its part of the weight of its influence */
-            weight: number;
-            /** @description versions of the file so far */
-            fileVersion: number;
-            /** @description cropped, sharpened or cut out */
-            prepared: boolean;
-        };
-        InForceInfluenceDto: {
-            id: string;
-            acts: boolean;
-            /** @description why it does not act */
-            why?: string;
-            pictures: components["schemas"]["InForcePictureDto"][];
-        };
-        InForceDto: {
-            width: number;
-            height: number;
-            engine: string;
-            /** @description milliseconds that takes of this size took lately */
-            usually?: number;
-            /** @description takes that are rendered before */
-            ahead: number;
-            /** @description the picture that it starts from */
-            startUrl?: string;
-            /** @description names of the cast that the prompt says */
-            names: string[];
-            influences: components["schemas"]["InForceInfluenceDto"][];
-        };
-        EnlargeDto: {
-            /** @description how many times as large */
-            times: number;
-        };
-        MoreLikeDto: {
-            count: number;
-        };
-        /** @enum {string} */
         AxisSetting: "weight" | "from" | "to" | "gives" | "reading" | "swap" | "fade" | "without" | "balance" | "spread" | "strictness" | "ornateness" | "seed" | "change" | "words";
         AxisDto: {
             setting: components["schemas"]["AxisSetting"];
@@ -2515,6 +2526,25 @@ export interface components {
             /** @description at least this much of the words */
             wordsKept?: number;
         };
+        EngineDto: {
+            name: string;
+            version: string;
+            /** @description what it can draw from a reference */
+            gives: components["schemas"]["Gives"][];
+        };
+        DemoDto: {
+            done: number;
+            total: number;
+        };
+        StudioDto: {
+            name: string;
+            engine: components["schemas"]["EngineDto"];
+            demo: components["schemas"]["DemoDto"];
+            /** @description ids of the takes in the queue, in their order */
+            line: string[];
+            /** @description the disk is full: the queue waits until there is room */
+            waitsForRoom: boolean;
+        };
     };
     responses: never;
     parameters: never;
@@ -2562,7 +2592,7 @@ export interface operations {
             };
         };
     };
-    CastController_list: {
+    JobsController_troubled: {
         parameters: {
             query?: never;
             header?: never;
@@ -2576,102 +2606,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CharacterDto"][];
+                    "application/json": components["schemas"]["TroubledJobDto"][];
                 };
             };
         };
     };
-    CastController_create: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewCharacterDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CharacterDto"];
-                };
-            };
-        };
-    };
-    CastController_candidates: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["DescribeDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CandidateDto"][];
-                };
-            };
-        };
-    };
-    CastController_pick: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PickDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CharacterDto"];
-                };
-            };
-        };
-    };
-    CastController_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CharacterDto"];
-                };
-            };
-        };
-    };
-    CastController_remove: {
+    JobsController_retry: {
         parameters: {
             query?: never;
             header?: never;
@@ -2690,90 +2630,28 @@ export interface operations {
             };
         };
     };
-    CastController_change: {
+    MasksController_take: {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                id: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChangeCharacterDto"];
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
             };
         };
         responses: {
-            200: {
+            201: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CharacterDto"];
-                };
-            };
-        };
-    };
-    CastController_restore: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CharacterDto"];
-                };
-            };
-        };
-    };
-    CastController_tally: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TraitTalliesDto"];
-                };
-            };
-        };
-    };
-    CastController_read: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CharacterReadingDto"];
+                    "application/json": components["schemas"]["MaskDto"];
                 };
             };
         };
@@ -2828,29 +2706,6 @@ export interface operations {
             };
         };
     };
-    ImportsController_takeOver: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FromTakeDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportFileDto"];
-                };
-            };
-        };
-    };
     ImportsController_decide: {
         parameters: {
             query?: never;
@@ -2879,44 +2734,6 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    JobsController_troubled: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TroubledJobDto"][];
-                };
-            };
-        };
-    };
-    JobsController_retry: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
             cookie?: never;
         };
         requestBody?: never;
@@ -3290,6 +3107,67 @@ export interface operations {
             };
         };
     };
+    ShelfController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfItemDto"][];
+                };
+            };
+        };
+    };
+    ShelfController_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewShelfItemDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfItemDto"];
+                };
+            };
+        };
+    };
+    ShelfController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     LooksController_list: {
         parameters: {
             query?: never;
@@ -3460,7 +3338,95 @@ export interface operations {
             };
         };
     };
-    LooksController_sample: {
+    CastController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"][];
+                };
+            };
+        };
+    };
+    CastController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCharacterDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DescribeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CandidateDto"][];
+                };
+            };
+        };
+    };
+    CastController_pick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_get: {
         parameters: {
             query?: never;
             header?: never;
@@ -3471,38 +3437,98 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            201: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TakeDto"];
+                    "application/json": components["schemas"]["CharacterDto"];
                 };
             };
         };
     };
-    MasksController_take: {
+    CastController_remove: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CastController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "multipart/form-data": {
-                    /** Format: binary */
-                    file: string;
-                };
+                "application/json": components["schemas"]["ChangeCharacterDto"];
             };
         };
         responses: {
-            201: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MaskDto"];
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterDto"];
+                };
+            };
+        };
+    };
+    CastController_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CharacterReadingDto"];
                 };
             };
         };
@@ -3631,6 +3657,356 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MixVersionDto"][];
+                };
+            };
+        };
+    };
+    FromTakeController_takeOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FromTakeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportFileDto"];
+                };
+            };
+        };
+    };
+    SamplesController_sample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_list: {
+        parameters: {
+            query: {
+                mixId: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
+    TakesController_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTakeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_keepers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
+    TakesController_worked: {
+        parameters: {
+            query: {
+                ids: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedDto"][];
+                };
+            };
+        };
+    };
+    TakesController_madeWith: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
+    TakesController_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TakesController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeTakeDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_inForceFor: {
+        parameters: {
+            query: {
+                quality: string;
+            };
+            header?: never;
+            path: {
+                mixId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InForceDto"];
+                };
+            };
+        };
+    };
+    TakesController_enlarge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnlargeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_more: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoreLikeDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
+    TakesController_cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_mixOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixDto"];
+                };
+            };
+        };
+    };
+    TallyController_tally: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TraitTalliesDto"];
                 };
             };
         };
@@ -4359,371 +4735,6 @@ export interface operations {
             };
         };
     };
-    ShelfController_list: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfItemDto"][];
-                };
-            };
-        };
-    };
-    ShelfController_add: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewShelfItemDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelfItemDto"];
-                };
-            };
-        };
-    };
-    ShelfController_remove: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    StudioController_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StudioDto"];
-                };
-            };
-        };
-    };
-    TakesController_list: {
-        parameters: {
-            query: {
-                mixId: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"][];
-                };
-            };
-        };
-    };
-    TakesController_ask: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewTakeDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"];
-                };
-            };
-        };
-    };
-    TakesController_keepers: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"][];
-                };
-            };
-        };
-    };
-    TakesController_worked: {
-        parameters: {
-            query: {
-                ids: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WorkedDto"][];
-                };
-            };
-        };
-    };
-    TakesController_madeWith: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"][];
-                };
-            };
-        };
-    };
-    TakesController_get: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"];
-                };
-            };
-        };
-    };
-    TakesController_remove: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    TakesController_change: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ChangeTakeDto"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"];
-                };
-            };
-        };
-    };
-    TakesController_inForceFor: {
-        parameters: {
-            query: {
-                quality: string;
-            };
-            header?: never;
-            path: {
-                mixId: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["InForceDto"];
-                };
-            };
-        };
-    };
-    TakesController_enlarge: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EnlargeDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"];
-                };
-            };
-        };
-    };
-    TakesController_more: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MoreLikeDto"];
-            };
-        };
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"][];
-                };
-            };
-        };
-    };
-    TakesController_cancel: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TakeDto"];
-                };
-            };
-        };
-    };
-    TakesController_mixOf: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MixDto"];
-                };
-            };
-        };
-    };
     TrialsController_listStrips: {
         parameters: {
             query: {
@@ -4936,6 +4947,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SolveDto"];
+                };
+            };
+        };
+    };
+    StudioController_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StudioDto"];
                 };
             };
         };

@@ -7,8 +7,10 @@ import {
   pictureFromRgba,
   type Descriptors,
 } from '@urbild/core';
-import { BuiltInEngine, RenderStopped, type RenderProgress, type RenderResult } from './engine';
-import type { RenderRequest } from './request';
+import { RenderStopped } from './contract/engine';
+import type { RenderProgress, RenderResult } from './contract/result';
+import { BuiltInEngine } from './engine';
+import type { RenderRequest } from './contract/request';
 import { foreignPhotograph, influence, request } from './testing';
 
 const engine = new BuiltInEngine();

@@ -1,95 +1,15 @@
-import {
-  GIVES,
-  pictureToRgba,
-  resample,
-  resampleToLongSide,
-  type Gives,
-  type Picture,
-  type TextSpan,
-  type TraitSheet,
-  type Unasked,
-  type UnderstoodSpan,
-} from '@urbild/core';
-import type { InfluenceRemark, LoadedPicture } from './influences/staging';
+import { GIVES, pictureToRgba, resample, resampleToLongSide, type Mask, type Picture } from '@urbild/core';
+import { RenderStopped, type Capabilities, type Engine, type PictureSource, type StopSignal } from './contract/engine';
+import { RequestError } from './contract/readRequest';
+import { MAX_SIDE, type RenderRequest } from './contract/request';
+import type { RenderProgress, RenderResult } from './contract/result';
+import type { LoadedPicture } from './influences/staging';
 import { figureFaults } from './render/figureFaults';
-import { figuresOf, type RenderedFigure } from './render/figures';
+import { figuresOf } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
 import { renderPass } from './render/pass';
-import { RequestError, type RenderRequest, type RequestMask } from './request';
 import type { MatchHelper } from './synthesis/halves';
-import { planSynthesis, type ShareRecord } from './synthesis/plan';
-
-/** What an engine can do, for the interface and for warnings. */
-export interface Capabilities {
-  readonly name: string;
-  /** Part of what makes a picture: a new version may give other bytes. */
-  readonly version: string;
-  readonly gives: readonly Gives[];
-  readonly maxSide: number;
-}
-
-/** 8-bit sRGB, opaque, 4 bytes a pixel. */
-export interface Raster {
-  readonly width: number;
-  readonly height: number;
-  readonly rgba: Uint8ClampedArray;
-}
-
-/** How far a render is. */
-export interface RenderProgress {
-  /** 0..1 */
-  readonly fraction: number;
-  readonly step: string;
-  /** The picture so far, at most 192 px on its longer side; made when it is asked for, which is while it is told of. */
-  readonly preview: Raster;
-}
-
-export interface RenderResult extends Raster {
-  /** Region codes of the stage, one a pixel. */
-  readonly labels: Uint8Array;
-  /** The shares that were used, by channel and part of the course. */
-  readonly shares: readonly ShareRecord[];
-  readonly understood: readonly UnderstoodSpan[];
-  readonly unheard: readonly TextSpan[];
-  /** What was found out about influences: that they did nothing, that a shape is no silhouette, and the like. */
-  readonly remarks: readonly InfluenceRemark[];
-  /** Who of the words is not to be seen, and whose head is cut off. */
-  readonly faults: readonly Unasked[];
-  /** Who is in the picture, where, and with which traits. */
-  readonly figures: readonly RenderedFigure[];
-  /** What is known of whoever the influences show, by id. */
-  readonly sheets: Readonly<Record<string, TraitSheet>>;
-  /** Milliseconds per step. */
-  readonly timings: Readonly<Record<string, number>>;
-}
-
-/** Polled while rendering; an AbortSignal fits. */
-export interface StopSignal {
-  readonly aborted: boolean;
-}
-
-/** Thrown when a render was stopped by its signal. */
-export class RenderStopped extends Error {
-  override readonly name = 'RenderStopped';
-  constructor() {
-    super('The render was stopped');
-  }
-}
-
-/** Gives the picture of a content hash. Throws when there is none. */
-export type PictureSource = (content: string) => Promise<Picture>;
-
-/** The contract between the studio and whatever renders. */
-export interface Engine {
-  capabilities(): Capabilities;
-  /** Renders; the same request gives the same pixels. Throws {@link RenderStopped} within 100 ms of a stop. */
-  render(
-    request: RenderRequest,
-    pictures: PictureSource,
-    onProgress?: (progress: RenderProgress) => void,
-    signal?: StopSignal,
-  ): Promise<RenderResult>;
-}
+import { planSynthesis } from './synthesis/plan';
 
 const PREVIEW_SIDE = 192;
 
@@ -99,7 +19,7 @@ export class BuiltInEngine implements Engine {
   constructor(private readonly helper: () => MatchHelper | undefined = () => undefined) {}
 
   capabilities(): Capabilities {
-    return { name: 'urbild', version: '0.6.0', gives: GIVES, maxSide: 2048 };
+    return { name: 'urbild', version: '0.6.0', gives: GIVES, maxSide: MAX_SIDE };
   }
 
   async render(
@@ -216,7 +136,7 @@ interface LoadedRegion {
 
 /** The masks that influences are bound to; influences of one mask go together. */
 async function loadMasks(request: RenderRequest, pictures: PictureSource): Promise<LoadedRegion[]> {
-  const found = new Map<string, { region: RequestMask; influences: number[] }>();
+  const found = new Map<string, { region: Mask; influences: number[] }>();
   request.influences.forEach((i, k) => {
     if (!i.region || !i.on || i.weight <= 0) return;
     const key = JSON.stringify(i.region);

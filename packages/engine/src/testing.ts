@@ -1,6 +1,6 @@
 /** Pictures and requests for tests: references that no painter of ours drew. */
 import { createPicture, Random, ValueNoise, type Picture } from '@urbild/core';
-import type { RenderRequest, RequestInfluence } from './request';
+import type { RenderRequest, RequestInfluence } from './contract/request';
 
 /** A photograph-like picture: hills in haze with lit edges, soft noise, its own palette (OKLab with chroma gain). */
 export function foreignPhotograph(width = 240, height = 180, seed = 5): Picture {

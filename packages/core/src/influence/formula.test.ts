@@ -12,7 +12,9 @@ import {
   shareAgainstNamedTrait,
   sharesAt,
 } from './formula';
-import { CHANNELS, GIVES, type Channel, type Influence, type Weighing } from './types';
+import { GIVES } from '../mix/gives';
+import { CHANNELS, type Channel } from '../mix/gives/give';
+import type { Influence, Weighing } from './types';
 
 const moment = fc.double({ min: 0, max: 1, noNaN: true });
 const channel = fc.constantFrom<Channel>(...CHANNELS);

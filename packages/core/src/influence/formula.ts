@@ -1,5 +1,8 @@
 import { clamp, smoothstep } from '../maths/scalar';
-import { IDENTITY_PARTS, type Channel, type Gives, type IdentityPart, type Influence, type Weighing } from './types';
+import { give, type Gives } from '../mix/gives';
+import { CHANNELS, type Channel } from '../mix/gives/give';
+import type { IdentityPart } from '../mix/influence/parts';
+import type { Influence, Weighing } from './types';
 
 /** Where a channel is decided on the course: 1 fully, 0 not any more (or not yet). `t` is 0..1. */
 export function envelope(channel: Channel, t: number): number {
@@ -15,41 +18,16 @@ export function envelope(channel: Channel, t: number): number {
   }
 }
 
-const FACTORS: Record<Gives, Partial<Record<Channel, number>>> = {
-  everything: { layout: 0.5, pose: 0.5, identity: 0.5, colour: 0.6, surface: 0.6 },
-  look: { colour: 1, surface: 1 },
-  palette: { colour: 1 },
-  light: { colour: 0.7 },
-  layout: { layout: 1 },
-  shape: { layout: 1 },
-  pose: { pose: 1 },
-  place: { layout: 1 },
-  thing: { identity: 1 },
-  character: { identity: 1 },
-  face: { identity: 1 },
-  outfit: { identity: 1 },
-};
-
 /** m(gives, channel): how much of a weight reaches a channel, 0..1. */
-export const givesFactor = (gives: Gives, channel: Channel): number => FACTORS[gives][channel] ?? 0;
+export const givesFactor = (gives: Gives, channel: Channel): number => give(gives).factors[channel] ?? 0;
 
 /** The channels that `gives` acts on. */
-export const channelsOf = (gives: Gives): Channel[] => Object.keys(FACTORS[gives]) as Channel[];
+export const channelsOf = (gives: Gives): Channel[] => Object.keys(give(gives).factors) as Channel[];
 
 /** The parts of an identity that an influence pulls on: a face and an outfit do not take from each other. */
 export function partsOf({ gives, parts }: Pick<Influence, 'gives' | 'parts'>): readonly IdentityPart[] {
-  switch (gives) {
-    case 'face':
-      return ['face', 'hair'];
-    case 'outfit':
-      return ['clothes'];
-    case 'character':
-      return parts ?? IDENTITY_PARTS;
-    case 'everything':
-      return IDENTITY_PARTS;
-    default:
-      return [];
-  }
+  const declared = give(gives);
+  return (declared.choosesParts && parts) || declared.parts;
 }
 
 /** Whose identity, and which part of it, shares are asked for. */
@@ -104,6 +82,26 @@ export function sharesAt(mix: Weighing, channel: Channel, t: number, aim: Aim = 
   return sharesFromPulls(pulls);
 }
 
+/**
+ * The shares at a moment over all channels that are being decided just then, each weighted by its envelope; the words have everything
+ * where nothing is decided. `over` is the mean literalness in the same way.
+ */
+export function combinedSharesAt(mix: Weighing, t: number): Shares {
+  const sums = mix.influences.map(() => 0);
+  let total = 0;
+  let literal = 0;
+  for (const channel of CHANNELS) {
+    const weight = envelope(channel, t);
+    if (!weight) continue;
+    total += weight;
+    const { influences, over } = sharesAt(mix, channel, t);
+    influences.forEach((s, i) => (sums[i] += weight * s));
+    literal += weight * over;
+  }
+  const influences = sums.map((s) => (total ? s / total : 0));
+  return { influences, words: 1 - influences.reduce((a, b) => a + b, 0), over: total ? literal / total : 1 };
+}
+
 function sharesFromPulls(pulls: readonly number[]): Shares {
   const total = pulls.reduce((a, b) => a + b, 0);
   const held = Math.min(1, total);
@@ -152,6 +150,10 @@ export function meanGate(span: Pick<Influence, 'from' | 'to'>, from: number, to:
  * strictly (0..2): the share that references with a summed pull of `total` have against it; 0 where neither pulls.
  */
 export const shareAgainstNamedTrait = (total: number, words = 1): number => (total > 0 ? total / (total + words) : 0);
+
+/** A share on a channel as a part of the most that a give has of it, 0..1: the factor of light on colour is .7, and all of that is the whole light. */
+export const partOfGive = (gives: Gives, channel: Channel, share: number): number =>
+  Math.min(1, share / givesFactor(gives, channel));
 
 /** Divides the weight of a look, group or character over its pictures by their own weights (relative, >= 0). */
 export function divideWeight(weight: number, parts: readonly number[]): number[] {

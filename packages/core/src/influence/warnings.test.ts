@@ -1,4 +1,5 @@
-import { GIVES, type Influence, type Weighing } from './types';
+import { GIVES } from '../mix/gives';
+import type { Influence, Weighing } from './types';
 import { remarkWarnings, warningsOf, type MixWarning, type WarningKind } from './warnings';
 
 const give = (id: string, fields: Partial<Influence> = {}): Influence => ({

@@ -1,5 +1,8 @@
 import { channelsOf, envelope, gate, meanShares } from './formula';
-import { CHANNELS, MAX_WEIGHT, type Channel, type Gives, type Influence, type Weighing } from './types';
+import { give, type Gives } from '../mix/gives';
+import { CHANNELS, type Channel } from '../mix/gives/give';
+import { MAX_WEIGHT } from '../mix/influence/weight';
+import type { Influence, Weighing } from './types';
 
 /** What a mend changes when it is applied with one click. */
 export interface Mend {
@@ -46,13 +49,6 @@ export interface WarningContext {
   readonly mediumOf?: Readonly<Record<string, string>>;
 }
 
-const CHANNEL_NAMES: Record<Channel, string> = {
-  layout: 'layout',
-  pose: 'pose',
-  identity: 'identity',
-  colour: 'colour',
-  surface: 'surface',
-};
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** All warnings that need no pictures, in the order of their gravity. A pure function of mix and context. */
@@ -78,13 +74,6 @@ export interface Remark {
   readonly kind: RemarkKind;
 }
 
-const NEEDS: Readonly<Partial<Record<Gives, string>>> = {
-  pose: 'no shoulders and hands of anybody were found in it',
-  face: 'no face was found in it',
-  character: 'no face and no clear figure were found in it',
-  outfit: 'no clothes of anybody were found in it',
-};
-
 /** Warnings about what a take found out of its influences, by the names that they are spoken of. */
 export function remarkWarnings(remarks: readonly Remark[], names: Readonly<Record<string, string>>): MixWarning[] {
   return remarks.map(({ influence, gives, kind }): MixWarning => {
@@ -101,7 +90,7 @@ export function remarkWarnings(remarks: readonly Remark[], names: Readonly<Recor
       case 'nothing-to-give':
         return {
           ...about,
-          cause: `${name} has no ${gives} to give: ${NEEDS[gives] ?? 'nothing of the kind was found in it'}. It can be marked by hand in the library.`,
+          cause: `${name} has no ${gives} to give: ${give(gives).missing ?? 'nothing of the kind was found in it'}. It can be marked by hand in the library.`,
           mend: { label: 'Let it give its look', changes: [{ influence, set: { gives: 'look' } }] },
         };
       case 'toned-shape':
@@ -161,7 +150,7 @@ function drownedWords(mix: Weighing, acting: readonly Influence[], name: Name): 
       {
         kind: 'drowned-words',
         influences: [strongest.id],
-        cause: `The words have ${percent(words)} of the ${CHANNEL_NAMES[channel]}: ${name(strongest.id)} decides it.`,
+        cause: `The words have ${percent(words)} of the ${channel}: ${name(strongest.id)} decides it.`,
         mend: {
           label: `Halve ${name(strongest.id)}`,
           changes: [{ influence: strongest.id, set: { weight: strongest.weight / 2 } }],
@@ -181,7 +170,7 @@ function overLiteral(mix: Weighing, acting: readonly Influence[]): MixWarning[] 
       {
         kind: 'over-literal',
         influences: pulling.map((i) => i.id),
-        cause: `Together the references pull ${over.toFixed(1)} times on ${CHANNEL_NAMES[channel]}: pieces of them will be copied.`,
+        cause: `Together the references pull ${over.toFixed(1)} times on ${channel}: pieces of them will be copied.`,
         mend: {
           label: 'Scale them down to 1',
           changes: pulling.map((i) => ({ influence: i.id, set: { weight: round(i.weight / over) } })),
@@ -224,7 +213,7 @@ function dilution(mix: Weighing, acting: readonly Influence[]): MixWarning[] {
       {
         kind: 'dilution',
         influences: sharing.map((i) => i.id),
-        cause: `${sharing.length} references share the ${CHANNEL_NAMES[channel]}; the strongest has ${percent(best)}.`,
+        cause: `${sharing.length} references share the ${channel}; the strongest has ${percent(best)}.`,
         mend: { label: 'Switch the weakest off', changes: [{ influence: weakest.id, set: { on: false } }] },
       },
     ];

@@ -1,7 +1,8 @@
 import { clamp } from '../maths/scalar';
 import { distanceOn, type Descriptors, type MeasuredChannel } from '../describe/descriptors';
 import { channelsOf } from '../influence/formula';
-import type { Channel, Gives } from '../influence/types';
+import type { Gives } from '../mix/gives';
+import type { Channel } from '../mix/gives/give';
 
 /** The channels that can be measured from pictures alone. */
 const MEASURED: readonly MeasuredChannel[] = ['colour', 'surface', 'layout'];

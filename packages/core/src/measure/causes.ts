@@ -2,7 +2,7 @@ import { clamp, median } from '../maths/scalar';
 import type { KnownName } from '../prompt/brief';
 import { mediumWords } from '../prompt/edit';
 import { contraryWords } from './contrary';
-import type { Aspect, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
+import type { Slipped, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
 import { allBut } from './robust';
 
 /** What is behind a shot that falls out. */
@@ -36,7 +36,7 @@ type Scored = FoundCause & { readonly score: number };
 export function causeOf(
   shots: readonly ShotFacts[],
   k: number,
-  aspect: Aspect,
+  aspect: Slipped,
   influence: JudgedInfluence,
   context: CauseContext,
 ): FoundCause {
@@ -100,7 +100,7 @@ function ownSetting({ differs }: ShotFacts, { id, name }: JudgedInfluence, _: Ca
 function otherReference(
   shot: ShotFacts,
   others: readonly ShotFacts[],
-  aspect: Aspect,
+  aspect: Slipped,
   { id, name }: JudgedInfluence,
   { nameOf }: CauseContext,
 ): Scored | undefined {

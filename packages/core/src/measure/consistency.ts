@@ -1,17 +1,17 @@
 import { channelsOf } from '../influence/formula';
 import { median } from '../maths/scalar';
 import { fuseTraits, traitDistance } from '../traits/fuse';
-import type { TrialInfluence } from '../trial/state';
+import type { MixInfluence } from '../mix/mix';
 import { causeOf, type CauseContext, type FoundCause } from './causes';
 import { allBut, bandOf, deviations, type Band } from './robust';
-import type { Aspect, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
+import type { Slipped, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
 import { distanceIn, pairsOf, timesCloser, type Comparison, type Compared } from './spread';
 
 /** A shot that falls out of its series. */
 export interface FallsOut extends FoundCause {
   /** Index of the shot. */
   readonly shot: number;
-  readonly aspect: Aspect;
+  readonly aspect: Slipped;
   /** The influence that does not hold. */
   readonly influence: string;
   /** Arrival of that influence in this shot, and where the others lie; absent where it cannot be told. */
@@ -84,14 +84,14 @@ export function closerOf(
  * shots show of them together, the look by the median distance to the other shots, everything else by arrival: a shot falls
  * out when it lies more than three robust deviations on the wrong side, or sooner where its words or own settings are a reason.
  */
-export function fallingOut<I extends TrialInfluence>(
+export function fallingOut<I extends MixInfluence>(
   shots: readonly ShotFacts<I>[],
   influences: readonly JudgedInfluence[],
   context: CauseContext,
 ): FallsOut[] {
   const found: FallsOut[] = [];
   for (const of of influences.filter((i) => i.weight > 0)) {
-    const aspect: Aspect = givesIdentity(of) ? 'identity' : givesLook(of) ? 'look' : 'arrival';
+    const aspect: Slipped = givesIdentity(of) ? 'identity' : givesLook(of) ? 'look' : 'arrival';
     const off =
       aspect === 'identity'
         ? identityOff(shots, of.id, context.height)

@@ -1,12 +1,12 @@
 import { understand } from '../prompt/understand';
-import { stateOfShot, type ShotPlan } from '../trial/own';
-import type { TrialInfluence, TrialState } from '../trial/state';
+import { stateOfShot, type ShotPlan } from '../mix/own';
+import type { MixInfluence, MixState } from '../mix/mix';
 import { contraryWords } from './contrary';
 import { mendsFor } from './mends';
 import { CAUSES, type Cause } from './shotFacts';
 import { SHEET, WHO } from './testing';
 
-const influence = (id: string, weight: number, gives: TrialInfluence['gives']): TrialInfluence => ({
+const influence = (id: string, weight: number, gives: MixInfluence['gives']): MixInfluence => ({
   id,
   referenceId: id,
   gives,
@@ -16,10 +16,10 @@ const influence = (id: string, weight: number, gives: TrialInfluence['gives']): 
   reading: 'normal',
   on: true,
 });
-const MIX: TrialState = {
+const MIX: MixState = {
   prompt: '',
   avoid: '',
-  settings: { seed: 1, balance: 1 },
+  settings: { aspect: '3:2', seed: 1, balance: 1 },
   influences: [influence('look', 0.8, 'look'), influence('who', 1, 'character'), influence('rival', 0.6, 'face')],
 };
 const PLAN: ShotPlan = { prompt: 'a young woman on the pier', seed: 7, own: {} };

@@ -1,12 +1,12 @@
 import { clamp } from '../maths/scalar';
 import { facing, nearer, withoutWords } from '../prompt/edit';
-import { ownDifferences, withoutOwn, type OwnSettings, type ShotPlan } from '../trial/own';
-import type { TrialInfluence, TrialState } from '../trial/state';
+import { ownDifferences, withoutOwn, type OwnSettings, type ShotPlan } from '../mix/own';
+import type { MixInfluence, MixState } from '../mix/mix';
 import type { FoundCause } from './causes';
 import type { JudgedInfluence } from './shotFacts';
 
 /** Something that may bring a shot back: a plan of the shot in the place of its present one. */
-export interface ShotMend<I extends TrialInfluence = TrialInfluence> {
+export interface ShotMend<I extends MixInfluence = MixInfluence> {
   /** What it does, as an order: "Bring Ilse nearer". */
   readonly label: string;
   readonly plan: ShotPlan<I>;
@@ -16,9 +16,9 @@ export interface ShotMend<I extends TrialInfluence = TrialInfluence> {
 const STRONGEST = 2;
 
 /** One or two things to try for a shot that falls out, the likelier first; each differs from the present plan. */
-export function mendsFor<I extends TrialInfluence>(
+export function mendsFor<I extends MixInfluence>(
   plan: ShotPlan<I>,
-  mix: Omit<TrialState, 'influences'> & { readonly influences: readonly I[] },
+  mix: Omit<MixState, 'influences'> & { readonly influences: readonly I[] },
   { cause, behind }: FoundCause,
   { id, name }: JudgedInfluence,
   nameOf: (influence: string) => string,

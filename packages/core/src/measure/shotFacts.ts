@@ -1,6 +1,6 @@
-import type { Gives } from '../influence/types';
-import type { OwnDifference, OwnSettings } from '../trial/own';
-import type { TrialInfluence } from '../trial/state';
+import type { Gives } from '../mix/gives';
+import type { OwnDifference, OwnSettings } from '../mix/own';
+import type { MixInfluence } from '../mix/mix';
 import type { TraitSheet } from '../traits/types';
 import type { Compared } from './spread';
 
@@ -19,7 +19,7 @@ export interface SubjectFacts {
 }
 
 /** One shot of a series: what it was made from and what came of it. */
-export interface ShotFacts<I extends TrialInfluence = TrialInfluence> {
+export interface ShotFacts<I extends MixInfluence = MixInfluence> {
   readonly prompt: string;
   readonly seed: number;
   readonly own: OwnSettings<I>;
@@ -46,7 +46,7 @@ export interface JudgedInfluence {
 }
 
 /** What has slipped. */
-export type Aspect = 'identity' | 'look' | 'arrival';
+export type Slipped = 'identity' | 'look' | 'arrival';
 
 /** Why a shot falls out. */
 export const CAUSES = [

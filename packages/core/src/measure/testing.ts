@@ -1,7 +1,7 @@
 import { QUANTILES } from '../colour/quantiles';
 import { PALETTE_DIRECTIONS } from '../describe/palette';
 import { SURFACE_LENGTH } from '../describe/surface';
-import type { OwnSettings } from '../trial/own';
+import type { OwnSettings } from '../mix/own';
 import type { TraitSheet } from '../traits/types';
 import type { JudgedInfluence, ShotFacts, SubjectFacts } from './shotFacts';
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { ownDifferences, stateOfShot, withoutOwn, type OwnSettings } from './own';
-import type { TrialState } from './state';
+import type { MixState } from './mix';
 
-const MIX: TrialState = {
+const MIX: MixState = {
   prompt: 'the mix',
   avoid: 'boats',
   settings: { seed: 1, balance: 1, aspect: '3:2' },

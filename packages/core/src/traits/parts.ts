@@ -1,4 +1,4 @@
-import type { IdentityPart } from '../influence/types';
+import type { IdentityPart } from '../mix/influence/parts';
 import type { TraitName, TraitSheet } from './types';
 
 /** The part of an identity that a trait belongs to. */

@@ -4,9 +4,10 @@ import { pictureFromRgba } from '@urbild/core';
 import { writeFileSync } from 'fs';
 import path from 'path';
 import { parseArgs } from 'util';
-import { BuiltInEngine, type Raster } from '../engine';
+import type { Raster } from '../contract/result';
+import { BuiltInEngine } from '../engine';
 import { foreignLooks } from '../foreign/looks';
-import { readRequest } from '../request';
+import { readRequest } from '../contract/readRequest';
 
 /** Six stages; four of them show people near enough to have a face. */
 export const STAGES = [

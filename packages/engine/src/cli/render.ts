@@ -5,7 +5,7 @@ import { parseArgs } from 'util';
 import { pictureFromRgba } from '@urbild/core';
 import sharp from 'sharp';
 import { BuiltInEngine } from '../engine';
-import { readRequest, RequestError } from '../request';
+import { readRequest, RequestError } from '../contract/readRequest';
 
 async function main(): Promise<void> {
   const { values } = parseArgs({

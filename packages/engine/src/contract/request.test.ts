@@ -1,4 +1,5 @@
-import { MAX_INFLUENCES, readRequest, RequestError } from './request';
+import { MAX_INFLUENCES } from '@urbild/core';
+import { readRequest, RequestError } from './readRequest';
 
 const picture = { content: 'a.png' };
 
@@ -11,6 +12,8 @@ test('what is left out has a good default', () => {
     seed: 1,
     balance: 1,
     spread: 1,
+    strictness: 0.5,
+    ornateness: 0.5,
     influences: [
       {
         id: 'influences[0]',
@@ -20,7 +23,8 @@ test('what is left out has a good default', () => {
         to: 1,
         on: true,
         reading: 'normal',
-        subject: undefined,
+        fill: 'inside',
+        motif: 1,
         pictures: [{ content: 'a.png', weight: 1 }],
       },
     ],
@@ -32,7 +36,7 @@ test.each([
   [[], /object is expected/],
   [{}, /prompt/],
   [{ prompt: 5 }, /prompt: a text/],
-  [{ prompt: 'x', width: 10 }, /width: a number from 64 to 2048/],
+  [{ prompt: 'x', width: 10 }, /width: a whole number from 64 to 2048/],
   [{ prompt: 'x', height: 99999 }, /height/],
   [{ prompt: 'x', seed: 1.5 }, /seed: a whole number/],
   [{ prompt: 'x', balance: 'much' }, /balance: a number from 0 to 2/],
@@ -42,6 +46,7 @@ test.each([
   [{ prompt: 'x', emphases: 'x' }, /emphases: a list of at most 24/],
   [{ prompt: 'x', emphases: [{ words: 'x', weight: 3 }] }, /emphases\[0\]\.weight: a number from 0 to 2/],
   [{ prompt: 'x', influences: {} }, /influences: a list/],
+  [{ prompt: 'x', wieght: 1 }, /The request: no field "wieght"/],
   [{ prompt: 'x', influences: Array(MAX_INFLUENCES + 1).fill({ pictures: [picture] }) }, /at most/],
   [{ prompt: 'x', influences: [{ pictures: [] }] }, /influences\[0\].pictures/],
   [
@@ -86,7 +91,7 @@ describe('what is known of pictures and people', () => {
     [{ joints: { tail: [0, 0] } }, {}, /no joint "tail"/],
     [{ joints: { nose: [9, 0] } }, {}, /joints\.nose/],
     [{ traits: { horns: { number: 2 } } }, {}, /no trait "horns"/],
-    [{ traits: { skin: { colour: [2, 0, 0] } } }, {}, /skin\.colour: three numbers/],
+    [{ traits: { skin: { colour: [2, 0, 0] } } }, {}, /skin\.colour\[0\]: a number from -1 to 1/],
     [{ traits: { jaw: { number: 9 } } }, {}, /jaw\.number: a number from 0 to 4/],
     [{}, { names: 'Nora' }, /names: a list/],
     [{}, { start: { content: 's', change: 2 } }, /start\.change: a number from 0 to 1/],

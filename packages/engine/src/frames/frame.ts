@@ -1,5 +1,4 @@
 import { clamp, lerp } from '@urbild/core';
-import { asObject, number, RequestError, text } from '../requestFields';
 
 /** A window of the scene: its middle and its size in parts of the scene; 1 sees all of it. */
 export interface FrameView {
@@ -56,44 +55,4 @@ const STEPS = 16;
 export function strideAt(across: number, at: number): { dx: number; phase: number } {
   const gone = Math.abs(across) * at * (STEPS / 2);
   return { dx: across * (at - 0.5), phase: gone - Math.floor(gone) };
-}
-
-function readView(json: unknown, at: string): FrameView {
-  const o = asObject(json, at);
-  return {
-    x: number(o, 'x', 0, 1, 0.5, at),
-    y: number(o, 'y', 0, 1, 0.5, at),
-    size: number(o, 'size', CLOSEST, 1, 1, at),
-  };
-}
-
-/** Checks how a sequence moves. Throws {@link RequestError}. */
-export function readMove(json: unknown, at = 'frame'): FrameMove {
-  const o = asObject(json, at);
-  const camera = o.camera === undefined ? undefined : asObject(o.camera, `${at}.camera`);
-  return {
-    ...(camera
-      ? {
-          camera: {
-            from: readView(camera.from ?? {}, `${at}.camera.from`),
-            to: readView(camera.to ?? {}, `${at}.camera.to`),
-          },
-        }
-      : {}),
-    ...(o.across === undefined ? {} : { across: number(o, 'across', -1, 1, 0, at) }),
-    ...(o.towards === undefined ? {} : { towards: text(o, 'towards', undefined, at) }),
-  };
-}
-
-/** Checks which frame of a sequence is asked for. Throws {@link RequestError}. */
-export function readFrame(json: unknown): RequestFrame {
-  const o = asObject(json, 'frame');
-  if (o.at === undefined) throw new RequestError('frame.at: which moment of the sequence, 0 to 1');
-  return { at: number(o, 'at', 0, 1, 0, 'frame'), ...readMove(o) };
-}
-
-/** Checks a frame that others are held by. Throws {@link RequestError}. */
-export function readHold(json: unknown): RequestHold {
-  const o = asObject(json, 'hold');
-  return { content: text(o, 'content', undefined, 'hold'), at: number(o, 'at', 0, 1, 0, 'hold') };
 }

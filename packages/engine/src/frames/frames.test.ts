@@ -1,7 +1,9 @@
 import { pictureFromRgba, strokeChange, type Picture } from '@urbild/core';
 import fc from 'fast-check';
 import { BuiltInEngine } from '../engine';
-import { readRequest, type FrameMove, type RenderRequest } from '../request';
+import { readRequest } from '../contract/readRequest';
+import type { RenderRequest } from '../contract/request';
+import type { FrameMove } from './frame';
 import { foreignPhotograph, influence, request } from '../testing';
 import { enlargement, strideAt, viewAt } from './frame';
 import { cameraWindow, windowBetween } from './seenStage';

@@ -1,5 +1,5 @@
 import { blurPlane, clamp, mapPlanes, seenThrough, smoothstep, type Picture, type PictureWindow } from '@urbild/core';
-import type { FigureRecord } from '../painter/figures/record';
+import type { FigureRecord } from '../painter/stage/figureRecord';
 import { isFigure } from '../painter/stage/region';
 
 /** A frame as it is held: its stage before looks were laid over it, and its figures. */

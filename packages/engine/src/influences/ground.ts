@@ -1,5 +1,5 @@
 import { blurPlane, clonePicture, resamplePlane, type Picture } from '@urbild/core';
-import type { FigureRecord } from '../painter/figures/record';
+import type { FigureRecord } from '../painter/stage/figureRecord';
 import { isFigure, REGION } from '../painter/stage/region';
 
 /** People and creatures stay, with what they hold; props and boats that stand by themselves belong to the arrangement. */

@@ -11,8 +11,8 @@ import {
   type TraitSheet,
 } from '@urbild/core';
 import type { TraitPulls } from '../painter/figures/fromTraits';
-import type { RequestInfluence } from '../request';
-import type { ShareRecord } from '../synthesis/plan';
+import type { RequestInfluence } from '../contract/request';
+import type { ShareRecord } from '../contract/result';
 import { readTraits } from '../traits/readTraits';
 
 /** The pulls on every person and creature of a brief, by the index of the entity, and the shares behind them. */

@@ -1,7 +1,7 @@
 import { pictureFromRgba, type LayoutMap, type NamedArea, type Picture } from '@urbild/core';
 import { BuiltInEngine } from '../engine';
 import { REGION } from '../painter/stage/region';
-import { readRequest } from '../request';
+import { readRequest } from '../contract/readRequest';
 import { placesOfPlan } from './mapped';
 
 const [W, H] = [192, 128];

@@ -10,7 +10,7 @@ import {
   type Picture,
   type PlaceName,
 } from '@urbild/core';
-import type { FigureRecord } from '../painter/figures/record';
+import type { FigureRecord } from '../painter/stage/figureRecord';
 import { paintStage } from '../painter/paint';
 import { isFigure, REGION, type Region } from '../painter/stage/region';
 import { fillClasses, NOTHING, type ClassedPicture } from './fillClasses';

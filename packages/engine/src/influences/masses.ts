@@ -14,7 +14,7 @@ import {
   transportColours,
   type Picture,
 } from '@urbild/core';
-import type { FigureRecord } from '../painter/figures/record';
+import type { FigureRecord } from '../painter/stage/figureRecord';
 import { before, fillHoles, holdOf } from './ground';
 import { patched, upscaled } from './patchwork';
 

@@ -1,9 +1,11 @@
 import {
   findHorizon,
+  give,
   levelOf,
+  partOfGive,
   poseOf,
+  type Gives,
   type Picture,
-  type RemarkKind,
   type SceneBrief,
   type TraitSheet,
 } from '@urbild/core';
@@ -11,7 +13,8 @@ import type { Environment } from '../painter/light/environment';
 import { lightOfBrief } from './lightOfBrief';
 import type { Stage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
-import type { RenderRequest, RequestInfluence, RequestPicture } from '../request';
+import type { RenderRequest, RequestInfluence, RequestPicture } from '../contract/request';
+import type { InfluenceRemark } from '../contract/result';
 import type { SynthesisPlan } from '../synthesis/plan';
 import { decideIdentities, sheetOf, type Identities } from './identity';
 import { environmentLike, mixLight } from './light';
@@ -32,12 +35,6 @@ export interface LoadedPicture {
   readonly picture: Picture;
 }
 
-/** Something found out about an influence. */
-export interface InfluenceRemark {
-  readonly influence: string;
-  readonly kind: RemarkKind;
-}
-
 /** Everything that references say to the painter. */
 export interface Direction {
   readonly hints: LayoutHints;
@@ -49,9 +46,10 @@ export interface Direction {
   readonly remarks: readonly InfluenceRemark[];
 }
 
-const CARRIES_IDENTITY: ReadonlySet<string> = new Set(['character', 'face', 'outfit', 'everything']);
-/** Gives whose place on the page guides the painter. */
-const COMPOSES: ReadonlySet<string> = new Set(['layout', 'place', 'everything']);
+/** True for a give that carries something of somebody. */
+const carriesIdentity = (gives: Gives): boolean => give(gives).parts.length > 0;
+/** True for a give whose place on the page guides the painter. */
+const composes = (gives: Gives): boolean => give(gives).facts.includes('horizon');
 
 /** What the references of a request say to the painter about layout, pose, light and people. */
 export function directPainter(
@@ -66,7 +64,7 @@ export function directPainter(
   const pictures = new Map(loaded.map((p) => [p.told.content, p.picture]));
   const sheets = new Map<string, TraitSheet>();
   for (const i of influences)
-    if (CARRIES_IDENTITY.has(i.gives) && loaded.some((p) => influences[p.influence] === i)) {
+    if (carriesIdentity(i.gives) && loaded.some((p) => influences[p.influence] === i)) {
       const sheet = sheetOf(i, pictures);
       sheets.set(i.id, sheet);
       if (i.gives !== 'everything' && !tellsAnything(sheet, i)) empty.push(i.id);
@@ -77,7 +75,7 @@ export function directPainter(
   }
   const hints: LayoutHints = {
     ...horizonHint(
-      loaded.filter((p) => COMPOSES.has(gives(p))),
+      loaded.filter((p) => composes(gives(p))),
       plan,
     ),
     ...subjectHint(
@@ -89,8 +87,7 @@ export function directPainter(
   let light = lightOfBrief(brief);
   for (const p of loaded) {
     if (gives(p) !== 'light') continue;
-    // the factor of light on colour is .7: a whole share of it is the whole light
-    const share = Math.min(1, (plan.colour[p.influence] * p.part) / 0.7);
+    const share = partOfGive('light', 'colour', plan.colour[p.influence] * p.part);
     if (share > 0) light = mixLight(light, environmentLike(p.picture, brief.season), share);
   }
   const identities = decideIdentities(brief, { influences, balance: request.balance }, sheets);

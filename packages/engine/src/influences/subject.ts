@@ -8,7 +8,7 @@ import {
   type Box,
   type Picture,
 } from '@urbild/core';
-import type { RequestPicture } from '../request';
+import type { RequestPicture } from '../contract/request';
 
 /** The main subject of a reference: its box in parts of the picture, and how sure that is, 0..1. */
 export interface FoundSubject {

@@ -1,6 +1,6 @@
 import { blurPlane, clonePicture, resample, resamplePlane, smoothstep, type Box, type Picture } from '@urbild/core';
 import { REGION } from '../painter/stage/region';
-import type { FigureRecord } from '../painter/figures/record';
+import type { FigureRecord } from '../painter/stage/figureRecord';
 
 /** A thing cut out of a reference. */
 export interface CutOut {

@@ -11,7 +11,7 @@ import { composed, medianColour, painted } from './testing';
 import { CAST } from './figures/cast';
 import { personFrom } from './figures/fromWords';
 import { HeadModel } from './figures/headModel';
-import type { FigureRecord } from './figures/record';
+import type { FigureRecord } from './stage/figureRecord';
 import { bendLimb } from './figures/limbs';
 import { baseOf } from './figures/paintPerson';
 import { mapsOf, paintStage } from './paint';

@@ -1,6 +1,6 @@
 import type { Medium, SceneBrief } from '@urbild/core';
 import { compose, type ComposeOptions } from './compose';
-import type { FigureRecord } from './figures/record';
+import type { FigureRecord } from './stage/figureRecord';
 import { paletteFor, renderScene, type MediumPalette } from './media';
 import { releaseCanvas } from './media/release';
 import type { LayoutHints } from './places';

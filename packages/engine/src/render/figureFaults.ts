@@ -1,5 +1,5 @@
 import { nameOf, type SceneBrief, type Unasked } from '@urbild/core';
-import type { FigureRecord } from '../painter/figures/record';
+import type { FigureRecord } from '../painter/stage/figureRecord';
 import { isFigure } from '../painter/stage/region';
 
 /** Of the box of a figure, at least this part shows some figure. */

@@ -14,23 +14,11 @@ import {
   type ToReference,
   type TraitSheet,
 } from '@urbild/core';
-import type { FigureRecord } from '../painter/figures/record';
-import type { RequestInfluence } from '../request';
-import { faceOfRecord, type FaceFrame } from '../traits/frame';
+import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { RequestInfluence } from '../contract/request';
+import type { RenderedFigure } from '../contract/result';
+import { faceOfRecord } from '../traits/frame';
 import { readTraits } from '../traits/readTraits';
-
-/** Somebody in a rendered picture; places in parts of width and height. */
-export interface RenderedFigure {
-  readonly kind: 'person' | 'creature';
-  /** As the words call them. */
-  readonly name?: string;
-  /** Left, top, right, bottom. */
-  readonly box: readonly [number, number, number, number];
-  readonly face?: FaceFrame;
-  readonly joints: Joints;
-  /** What the finished picture shows of them. */
-  readonly traits: TraitSheet;
-}
 
 const JOINT: Readonly<Record<string, string>> = {
   shoulder: 'Shoulder',

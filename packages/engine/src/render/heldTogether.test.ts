@@ -1,7 +1,7 @@
 import { CHANNELS, envelope, GIVES, pictureFromRgba, Random, READINGS, sharesAt, type Channel } from '@urbild/core';
 import { BuiltInEngine } from '../engine';
 import { foreignReferences } from '../foreign';
-import { readRequest } from '../request';
+import { readRequest } from '../contract/readRequest';
 
 /** The mean of the shares that a chart draws, over a part of the course, as a person would read it off. */
 function meanOfChart(

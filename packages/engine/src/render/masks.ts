@@ -1,11 +1,18 @@
-import { blurPlane, clonePicture, erodePlane, pictureToRgba, resamplePlane, type Picture } from '@urbild/core';
-import type { RequestMask } from '../request';
+import {
+  blurPlane,
+  clonePicture,
+  erodePlane,
+  pictureToRgba,
+  resamplePlane,
+  type Mask,
+  type Picture,
+} from '@urbild/core';
 
 /**
  * A mask at w x h px: 0 where nothing may change, 1 where everything may. The soft edge lies inside, so that what is black in
  * the mask stays 0 exactly.
  */
-export function maskOf(picture: Picture, { invert, feather }: RequestMask, w: number, h: number): Float32Array {
+export function maskOf(picture: Picture, { invert, feather }: Mask, w: number, h: number): Float32Array {
   const scaled = resamplePlane(picture.planes[0], picture.width, picture.height, w, h);
   const hard = scaled.map((v) => ((invert ? v < 0.5 : v >= 0.5) ? 1 : 0));
   const radius = feather * Math.max(w, h);

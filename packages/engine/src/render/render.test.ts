@@ -1,8 +1,10 @@
 import { createHash } from 'crypto';
 import { createPicture, pictureFromRgba, pictureToRgba, understand, type Picture } from '@urbild/core';
-import { BuiltInEngine, RenderStopped } from '../engine';
+import { RenderStopped } from '../contract/engine';
+import { BuiltInEngine } from '../engine';
 import { paintStage } from '../painter/paint';
-import { RequestError, type RenderRequest } from '../request';
+import { RequestError } from '../contract/readRequest';
+import type { RenderRequest } from '../contract/request';
 import { foreignPhotograph, influence, request } from '../testing';
 import { boxOf, maskOf } from './masks';
 

@@ -6,7 +6,7 @@ import { directPainter, type Direction, type LoadedPicture } from '../influences
 import { environmentFor } from '../painter/light/environment';
 import { paintStage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
-import type { RenderRequest } from '../request';
+import type { RenderRequest } from '../contract/request';
 import type { SynthesisPlan } from '../synthesis/plan';
 import { keptStage, type PaintedStage } from './stageCache';
 

@@ -1,6 +1,5 @@
 import type { JudgedInfluence } from '@urbild/core';
-import type { ShareRecord } from '../synthesis/plan';
-import type { RenderedFigure } from './figures';
+import type { RenderedFigure, ShareRecord } from '../contract/result';
 import { factsOfRender, meanSharesOf } from './shotFacts';
 
 const record = (fields: Partial<ShareRecord>): ShareRecord => ({

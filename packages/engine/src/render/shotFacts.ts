@@ -1,7 +1,7 @@
 import { channelsOf, type JudgedInfluence, type ShotFacts, type SubjectFacts } from '@urbild/core';
-import type { RequestInfluence } from '../request';
-import type { ShareRecord } from '../synthesis/plan';
-import { figureFor, type RenderedFigure } from './figures';
+import type { RequestInfluence } from '../contract/request';
+import type { RenderedFigure, ShareRecord } from '../contract/result';
+import { figureFor } from './figures';
 
 /** What is known of a finished render. */
 export interface KnownRender {

@@ -1,22 +1,32 @@
-import { clonePicture, hashText, pictureFromRgba, type Gives, type Medium, type Picture } from '@urbild/core';
+import {
+  clonePicture,
+  give,
+  givesFactor,
+  hashText,
+  pictureFromRgba,
+  type Gives,
+  type Medium,
+  type Picture,
+} from '@urbild/core';
 import { enlargement } from '../frames/frame';
 import type { MediumPalette } from '../painter/media';
 import type { Stage } from '../painter/paint';
-import type { RenderRequest } from '../request';
+import type { RenderRequest } from '../contract/request';
 import { LeastRecentlyUsed } from '../synthesis/cache';
 
-/** Gives that only lie over a finished stage: the painter does not hear of them. */
-const LIES_OVER: ReadonlySet<Gives> = new Set(['look', 'palette']);
-/** Gives whose part of the stage depends on everything that pulls on colour. */
-const HEARS_ALL: ReadonlySet<Gives> = new Set(['light', 'everything']);
+/** True for a give that the painter hears of; the others only lie over a finished stage. */
+const onStage = ({ gives }: { readonly gives: Gives }): boolean => give(gives).stage;
+/** True for a give whose part of the stage depends on everything that pulls on colour. */
+const hearsAll = (influence: { readonly gives: Gives }): boolean =>
+  onStage(influence) && givesFactor(influence.gives, 'colour') > 0;
 
 /** Names what the painter makes of a request: equal names are equal stages. */
 export function stageName(request: RenderRequest): string {
   // pictures to start from, masks and frames to be held by come after the stage
   const { balance, influences, frame, start: _, mask: __, hold: ___, ...painted } = request;
   const heard = influences.filter((i) => i.on && i.weight > 0);
-  const told = heard.filter((i) => !LIES_OVER.has(i.gives));
-  const directing = told.some((i) => HEARS_ALL.has(i.gives)) ? heard : told;
+  const told = heard.filter(onStage);
+  const directing = told.some(hearsAll) ? heard : told;
   // a camera looks at one stage, wherever it looks
   const moved = frame && (frame.across || frame.towards ? frame : undefined);
   const enlarged = frame?.camera && enlargement(frame.camera);

@@ -8,7 +8,8 @@ import {
   type Picture,
 } from '@urbild/core';
 import { LeastRecentlyUsed } from './cache';
-import { amountOf, cloudOf, mixName, type PaletteShare } from './palette';
+import { amountOf, cloudOf, mixName } from './palette';
+import type { PaletteShare } from './paletteShare';
 import type { PreparedReference } from './reference';
 
 /** A reference recoloured to the palette that the picture has, and what is needed of it. */

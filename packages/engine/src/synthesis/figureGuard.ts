@@ -1,6 +1,6 @@
 import { blurPlane, clonePicture, levelOf, resamplePlane, smoothstep, type Picture } from '@urbild/core';
 import { planeOf, REGION, regionTable } from '../painter/stage/region';
-import type { PaletteShare } from './palette';
+import type { PaletteShare } from './paletteShare';
 
 /** How far the colours of a region are held, 0..1: faces most, then what a person is known by. */
 const HOLD = regionTable({

@@ -2,7 +2,8 @@ import { clonePicture, createPicture, describeLayout, layoutLikeness, Random, ty
 import { REGION } from '../painter/stage/region';
 import { evenHues, takeStraysBack } from './figureGuard';
 import { holdForm } from './holdForm';
-import { closeOnPalette, type PaletteShare } from './palette';
+import { closeOnPalette } from './palette';
+import type { PaletteShare } from './paletteShare';
 import { prepareReference } from './reference';
 
 const SIDE = 128;

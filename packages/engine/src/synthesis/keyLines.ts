@@ -1,6 +1,6 @@
 import { blurPlane, resamplePlane, type Picture } from '@urbild/core';
 import { contourLines } from './detail';
-import type { Source } from './matchLevels';
+import type { Source } from './source';
 import type { SynthesisPlan } from './plan';
 
 /** Looks that live by their lines get contours of the stage in their own line colour, as strong as they are heard. Changes `guide`. */

@@ -8,19 +8,12 @@ import { matchRegion, type RegionTask } from './matchRegion';
 import { placesIn, regionWeightOf } from './places';
 import type { SynthesisPlan } from './plan';
 import { referenceLevel, type PreparedReference } from './reference';
+import type { Source } from './source';
 
 const SOFTNESS = 3;
 /** Prints larger than this, px, are searched less at their finest levels: what is carried up is fine enough there. */
 const LARGE = 1024 * 768;
 const ROUNDS = [3, 3, 2, 2, 1];
-
-/** A prepared picture of an influence. */
-export interface Source {
-  readonly reference: PreparedReference;
-  /** Index into the plan's shares. */
-  readonly influence: number;
-  readonly part: number;
-}
 
 /** What matching needs besides the pictures. */
 export interface MatchContext {

@@ -13,12 +13,7 @@ import { LeastRecentlyUsed } from './cache';
 import { keepHues } from './figureGuard';
 import type { PreparedReference } from './reference';
 import type { Extremes } from './ridges';
-
-/** A reference and its share of the palette, 0..1. */
-export interface PaletteShare {
-  readonly reference: PreparedReference;
-  readonly share: number;
-}
+import type { PaletteShare } from './paletteShare';
 
 /** How far references rule the colours together, 0..1. */
 export const amountOf = (palette: readonly PaletteShare[]): number =>

@@ -1,7 +1,7 @@
 import { createPicture, Random, type Picture } from '@urbild/core';
 import type { RegionMap } from '../regions/readRegions';
 import { createWasmKernel } from './kernel';
-import type { Source } from './matchLevels';
+import type { Source } from './source';
 import { PatchLevel } from './patchLevel';
 import { heightsIn, placesIn, regionWeightOf } from './places';
 

@@ -1,6 +1,6 @@
 import { resamplePlane, smoothstep } from '@urbild/core';
 import { commonRegions, type RegionMap } from '../regions/readRegions';
-import type { Source } from './matchLevels';
+import type { Source } from './source';
 
 /** What the height in the picture counts when patches are compared, from its top to its foot. */
 const HEIGHT_WEIGHT = 0.2;

@@ -1,31 +1,9 @@
-import {
-  meanGate,
-  meanShares,
-  smoothstep,
-  type Channel,
-  type IdentityPart,
-  type Influence,
-  type Reading,
-  type Weighing,
-} from '@urbild/core';
+import { literalAt, meanShares, type Channel, type Influence, type Reading, type Weighing } from '@urbild/core';
+import type { ShareRecord } from '../contract/result';
 
 /** An influence as the engine takes it: the formula's numbers, and how closely it is read. */
 export interface ReadInfluence extends Influence {
   readonly reading: Reading;
-}
-
-/** Shares that were used for one channel over one part of the course. */
-export interface ShareRecord {
-  readonly channel: Channel;
-  readonly from: number;
-  readonly to: number;
-  /** Whose identity, and which part of it; absent for what is decided for the whole picture. */
-  readonly subject?: string;
-  readonly part?: IdentityPart;
-  /** One per influence, in the mix's order. */
-  readonly influences: readonly number[];
-  readonly words: number;
-  readonly over: number;
 }
 
 /** One level of the synthesis, coarse to fine. */
@@ -100,14 +78,4 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
   });
   const close = influences.some((i) => i.on && i.weight > 0 && i.reading === 'close');
   return { colour, colourOver, layoutOver, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
-}
-
-/**
- * How far `everything` brings the picture itself: nothing up to weight .5 (colours and masses come through the painter,
- * a half transparent picture would be a double exposure), then coarse bands first.
- */
-function literalAt(influence: ReadInfluence, balance: number, level: number, levels: number): number {
-  if (!influence.on || influence.gives !== 'everything' || influence.reading === 'hint') return 0;
-  const weight = influence.weight * balance * meanGate(influence, level / levels, (level + 1) / levels);
-  return smoothstep(0.5 + (0.3 * level) / Math.max(1, levels - 1), 1, weight);
 }

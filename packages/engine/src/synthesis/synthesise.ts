@@ -17,16 +17,10 @@ import { holdForm } from './holdForm';
 import type { MatchHelper } from './halves';
 import type { PatchKernel } from './kernel';
 import { drawKeyLines } from './keyLines';
-import { matchLevels, type Source } from './matchLevels';
-import {
-  amountOf,
-  closeOnPalette,
-  insistOnPalette,
-  recolourDrawn,
-  recolourStage,
-  tonesOf,
-  type PaletteShare,
-} from './palette';
+import { matchLevels } from './matchLevels';
+import type { Source } from './source';
+import { amountOf, closeOnPalette, insistOnPalette, recolourDrawn, recolourStage, tonesOf } from './palette';
+import type { PaletteShare } from './paletteShare';
 import type { SynthesisPlan } from './plan';
 import { planValues } from './valuePlan';
 import { matchTextureEnergy } from './textureEnergy';

@@ -1,6 +1,7 @@
 import { adjustLch, mixLch, type Action, type View } from '@urbild/core';
 import { CREATURES, paintCreature } from '../creatures';
-import { baseOf, paintPerson, type PoseHint } from '../figures/paintPerson';
+import { baseOf, paintPerson } from '../figures/paintPerson';
+import type { PoseHint } from '../figures/personPlace';
 import { ellipse } from '../geometry/point';
 import { REGION } from '../stage/region';
 import type { Scene } from '../stage/scene';

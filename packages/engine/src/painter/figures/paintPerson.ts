@@ -1,4 +1,4 @@
-import { adjustLch, lerp, mixLch, type Action, type Expression, type Held, type SideJoints } from '@urbild/core';
+import { adjustLch, lerp, mixLch, type SideJoints } from '@urbild/core';
 import { spline } from '../geometry/curve';
 import type { Point } from '../geometry/point';
 import { REGION } from '../stage/region';
@@ -14,45 +14,11 @@ import { paintArm, paintLeg, type ArmPose } from './limbs';
 import { paintCloak, paintCloakFront, paintScarf } from './overs';
 import type { Person } from './person';
 import { paintPlait } from './plait';
-import { poseFor, type Pose, type Seat } from './poses';
+import { poseFor, type Pose } from './poses';
 import { recordFigure } from './record';
 import { paintSatchel } from './satchel';
 import { HIPS, trunkOf, type Trunk } from './trunk';
-
-/** A body found elsewhere, by the sides of its picture, and how far it overrules the pose of the words, 0..1. */
-export interface PoseHint {
-  readonly left: SideJoints;
-  readonly right: SideJoints;
-  readonly share: number;
-}
-
-/** Where and how a person is painted. */
-export interface PersonPlace {
-  /** The pit of the neck, px. */
-  readonly x: number;
-  readonly y: number;
-  /** Height of the head, px. */
-  readonly head: number;
-  readonly depth: number;
-  /** Turn of the head, 0 front, 90 profile, 180 back; the body turns a little less. */
-  readonly yaw: number;
-  /** Faces left. */
-  readonly flip?: boolean;
-  readonly expression: Expression;
-  readonly action: Action;
-  readonly holds?: readonly Held[];
-  /** Index of the brief's entity, for the record of the picture. */
-  readonly entity: number;
-  readonly pose?: PoseHint;
-  /** What somebody who sits sits on: something raised (usual) or the ground. */
-  readonly seat?: Seat;
-  /** Of somebody who walks: where in the stride, 0..1; the middle of a step when absent. */
-  readonly stride?: number;
-  /** Eyes closed. */
-  readonly asleep?: boolean;
-  /** Head and shoulders only: no legs, no bag. */
-  readonly portrait?: boolean;
-}
+import type { PersonPlace, PoseHint } from './personPlace';
 
 const bodyYawOf = (yaw: number) =>
   yaw > 120 ? 180 - (180 - yaw) * 0.85 : yaw > 60 ? 70 + (yaw - 60) * 0.35 : yaw * 0.85;

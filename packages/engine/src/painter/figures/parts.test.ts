@@ -5,7 +5,8 @@ import { REGION } from '../stage/region';
 import { Scene } from '../stage/scene';
 import type { Node, ShapeNode } from '../stage/displayList';
 import { CAST } from './cast';
-import { paintPerson, type PersonPlace } from './paintPerson';
+import { paintPerson } from './paintPerson';
+import type { PersonPlace } from './personPlace';
 import { HAIR_STYLES, HATS, OVERS, TOPS, type Person } from './person';
 
 const SIDE = 200;

@@ -2,29 +2,9 @@ import type { Point } from '../geometry/point';
 import type { FigureFrame } from './figure';
 import type { HeadModel } from './headModel';
 import { bendLimb, type ArmPose } from './limbs';
-import type { PersonPlace } from './paintPerson';
+import type { PersonPlace } from './personPlace';
 import type { Pose } from './poses';
 import { HIPS, type Trunk } from './trunk';
-
-/** A joint or landmark by name, px; those that cannot be seen are missing. */
-export type Points = Readonly<Record<string, readonly [number, number]>>;
-
-/** What is known of a painted figure: ground truth for everything that reads pictures. */
-export interface FigureRecord {
-  /** Index of the brief's entity. */
-  readonly entity: number;
-  readonly kind: 'person' | 'creature';
-  /** Left, top, right, bottom, px. */
-  readonly box: readonly [number, number, number, number];
-  readonly joints: Points;
-  /** Of the face: eyes, nose, mouth, chin, crown. */
-  readonly landmarks: Points;
-  /** Turn of the head in degrees; negative to the left. */
-  readonly yaw: number;
-  /** Height of the head, px. */
-  readonly head: number;
-  readonly depth: number;
-}
 
 interface Body {
   readonly head: HeadModel;

@@ -1,5 +1,5 @@
 import { clamp, lerp } from '@urbild/core';
-import type { PoseHint } from '../figures/paintPerson';
+import type { PoseHint } from '../figures/personPlace';
 import type { Scene } from '../stage/scene';
 
 /** Where people, boats and things go in a painted place; lengths in px. */

@@ -2,7 +2,7 @@ import { clamp, labToLch, lchToLab, mixLch, ValueNoise, type Lch, type Random } 
 import type { Path } from '../geometry/point';
 import type { Environment } from '../light/environment';
 import { inLeaf, isSnowy } from '../light/environment';
-import type { FigureRecord } from '../figures/record';
+import type { FigureRecord } from './figureRecord';
 import type { Blade, GroupNode, Node, Reflection, ShapeNode, ShapeStyle } from './displayList';
 import { REGION, type Region } from './region';
 import { COMMON_SEED, SpreadRandom } from './spreadRandom';

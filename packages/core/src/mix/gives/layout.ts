@@ -1,0 +1,10 @@
+import type { Give } from './give';
+
+export const layout: Give = {
+  says: 'Where masses, the horizon and the subject lie',
+  factors: { layout: 1 },
+  parts: [],
+  facts: ['horizon', 'joints', 'layout'],
+  stage: true,
+  forShot: true,
+};

@@ -1,0 +1,10 @@
+import type { Give } from './give';
+
+export const light: Give = {
+  says: 'Its light: time of day, direction, contrast and the colour of sky and haze',
+  factors: { colour: 0.7 },
+  parts: [],
+  facts: [],
+  stage: true,
+  forShot: true,
+};

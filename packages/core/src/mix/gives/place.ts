@@ -1,0 +1,10 @@
+import type { Give } from './give';
+
+export const place: Give = {
+  says: 'Its place, behind the people and things of the words',
+  factors: { layout: 1 },
+  parts: [],
+  facts: ['horizon', 'joints'],
+  stage: true,
+  forShot: true,
+};

@@ -1,0 +1,11 @@
+import type { Give } from './give';
+
+export const pose: Give = {
+  says: 'How its main figure stands, sits or moves',
+  factors: { pose: 1 },
+  parts: [],
+  facts: ['joints'],
+  stage: true,
+  forShot: true,
+  missing: 'no shoulders and hands of anybody were found in it',
+};

@@ -1,0 +1,30 @@
+import type { FieldsOf } from '../setting';
+import { aspect } from './aspect';
+import { balance } from './balance';
+import { emphases } from './emphases';
+import { mask } from './mask';
+import { medium } from './medium';
+import { ornateness } from './ornateness';
+import { seed } from './seed';
+import { spread } from './spread';
+import { start } from './start';
+import { strictness } from './strictness';
+
+/** Every setting of a mix besides its words and influences, in the order in which a request says them. */
+export const SETTINGS = {
+  seed,
+  aspect,
+  balance,
+  spread,
+  strictness,
+  ornateness,
+  emphases,
+  medium,
+  start,
+  mask,
+} as const;
+
+export type SettingName = keyof typeof SETTINGS;
+
+/** Settings of a mix besides words and influences. */
+export type MixSettings = FieldsOf<typeof SETTINGS>;

@@ -1,0 +1,79 @@
+import type {
+  Channel,
+  IdentityPart,
+  Joints,
+  RemarkKind,
+  TextSpan,
+  TraitSheet,
+  Unasked,
+  UnderstoodSpan,
+} from '@urbild/core';
+import type { FaceFrame } from '../traits/frame';
+
+/** Shares that were used for one channel over one part of the course. */
+export interface ShareRecord {
+  readonly channel: Channel;
+  readonly from: number;
+  readonly to: number;
+  /** Whose identity, and which part of it; absent for what is decided for the whole picture. */
+  readonly subject?: string;
+  readonly part?: IdentityPart;
+  /** One per influence, in the mix's order. */
+  readonly influences: readonly number[];
+  readonly words: number;
+  readonly over: number;
+}
+
+/** Somebody in a rendered picture; places in parts of width and height. */
+export interface RenderedFigure {
+  readonly kind: 'person' | 'creature';
+  /** As the words call them. */
+  readonly name?: string;
+  /** Left, top, right, bottom. */
+  readonly box: readonly [number, number, number, number];
+  readonly face?: FaceFrame;
+  readonly joints: Joints;
+  /** What the finished picture shows of them. */
+  readonly traits: TraitSheet;
+}
+
+/** Something found out about an influence. */
+export interface InfluenceRemark {
+  readonly influence: string;
+  readonly kind: RemarkKind;
+}
+
+/** 8-bit sRGB, opaque, 4 bytes a pixel. */
+export interface Raster {
+  readonly width: number;
+  readonly height: number;
+  readonly rgba: Uint8ClampedArray;
+}
+
+/** How far a render is. */
+export interface RenderProgress {
+  /** 0..1 */
+  readonly fraction: number;
+  readonly step: string;
+  /** The picture so far, at most 192 px on its longer side; made when it is asked for, which is while it is told of. */
+  readonly preview: Raster;
+}
+
+export interface RenderResult extends Raster {
+  /** Region codes of the stage, one a pixel. */
+  readonly labels: Uint8Array;
+  /** The shares that were used, by channel and part of the course. */
+  readonly shares: readonly ShareRecord[];
+  readonly understood: readonly UnderstoodSpan[];
+  readonly unheard: readonly TextSpan[];
+  /** What was found out about influences: that they did nothing, that a shape is no silhouette, and the like. */
+  readonly remarks: readonly InfluenceRemark[];
+  /** Who of the words is not to be seen, and whose head is cut off. */
+  readonly faults: readonly Unasked[];
+  /** Who is in the picture, where, and with which traits. */
+  readonly figures: readonly RenderedFigure[];
+  /** What is known of whoever the influences show, by id. */
+  readonly sheets: Readonly<Record<string, TraitSheet>>;
+  /** Milliseconds per step. */
+  readonly timings: Readonly<Record<string, number>>;
+}
