@@ -9,6 +9,7 @@ import { MIGRATIONS } from './platform/database/migrations';
 import { databaseFile, databaseOptions } from './platform/database/options';
 import { checkFolder } from './platform/folder/checkFolder';
 import { FolderHeld, holdFolder } from './platform/folder/lock';
+import { ENTITIES } from './entities';
 
 /** Does what the command line asks instead of a studio; returns what to say. */
 export async function runErrand({ kind, file, dataDir }: Errand): Promise<string> {
@@ -45,7 +46,7 @@ async function backupOf(dataDir: string): Promise<string> {
       database,
       MIGRATIONS.map((m) => m.name),
     );
-    const orm = await MikroORM.init({ ...databaseOptions(':memory:') });
+    const orm = await MikroORM.init({ ...databaseOptions(':memory:', ENTITIES) });
     const fields = blobFields(orm);
     await orm.close();
     return await makeBackup({ dataDir, database, fields, keep: KEPT_BACKUPS });

@@ -10,17 +10,12 @@ import {
   NewCharacterDto,
   PickDto,
   toCharacterDto,
-  TraitTalliesDto,
 } from './character.dto';
-import { TallyService } from './tally.service';
 
 @ApiTags('cast')
 @Controller('cast')
 export class CastController {
-  constructor(
-    private readonly cast: CastService,
-    private readonly tallies: TallyService,
-  ) {}
+  constructor(private readonly cast: CastService) {}
 
   @Get()
   @ApiOkResponse({ type: [CharacterDto] })
@@ -71,13 +66,6 @@ export class CastController {
   @ApiOkResponse({ type: CharacterDto })
   restore(@Param('id') id: string): Promise<CharacterDto> {
     return this.cast.restore(id);
-  }
-
-  /** Which of its traits its takes kept, and whether words, pictures or neither decided them. */
-  @Get(':id/tally')
-  @ApiOkResponse({ type: TraitTalliesDto })
-  tally(@Param('id') id: string): Promise<TraitTalliesDto> {
-    return this.tallies.of(id);
   }
 
   /** What all its pictures say together, how well they agree, and what to do about it. */

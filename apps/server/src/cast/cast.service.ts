@@ -4,7 +4,8 @@ import { agreementOf, areaOf, fuseTraits, mainFace, viewOf, type TraitSheet } fr
 import { randomUUID } from 'crypto';
 import { copyFile } from 'fs/promises';
 import { LibraryService } from '../library/library.service';
-import { blobUrl, facesOf } from '../library/reference.dto';
+import { facesOf } from '../library/reference.dto';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';
 import { EventsService } from '../platform/events/events.service';
@@ -24,6 +25,7 @@ import {
   type PickDto,
 } from './character.dto';
 import { CharacterEntity, type Character, type SheetItem } from './character.entity';
+import { PAINT } from './cast.tasks';
 
 const CANDIDATES = 4;
 
@@ -150,7 +152,7 @@ export class CastService {
   async candidates(description: string): Promise<CandidateDto[]> {
     const out: CandidateDto[] = [];
     for (let k = 0; k < CANDIDATES; k++) {
-      const png = await this.workers.paint({
+      const { png } = await this.workers.run(PAINT, {
         prompt: `half figure of ${description}, front, meadow at noon`,
         medium: 'gouache',
         width: 480,

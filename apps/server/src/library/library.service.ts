@@ -10,9 +10,11 @@ import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
-import type { IngestResult } from '../platform/workers/tasks';
+import { INGEST } from './library.tasks';
+import type { IngestResult } from './tasks/ingest';
 import { hashFile } from '../platform/blobs/hashFile';
-import { TaskFailed, WorkersService } from '../platform/workers/workers.service';
+import { TaskFailed } from '../platform/workers/task';
+import { WorkersService } from '../platform/workers/workers.service';
 import {
   toReferenceDto,
   type BulkChangeDto,
@@ -59,7 +61,7 @@ export class LibraryService {
       const originalHash = await hashFile(file);
       const there = await this.ofFile(originalHash);
       if (there) return { reference: await this.present(there), duplicate: true };
-      const read = await this.workers.ingest({ file, of: about.kind });
+      const read = await this.workers.run(INGEST, { file, of: about.kind });
       await this.blobs.adopt(file, originalHash);
       const hashes = await this.keep(read, originalHash);
       // looked for once more where nobody can come between: the same file may have come in meanwhile

@@ -11,6 +11,7 @@ import { VisionService, VisionUnavailable } from '../platform/vision/vision.serv
 import type { Seen, SeenFace } from '../platform/vision/vision.worker';
 import { WorkersService } from '../platform/workers/workers.service';
 import { ReferenceEntity, type Reference, type Vision } from './reference.entity';
+import { PREPARE, TRAITS } from './library.tasks';
 
 /** Outline of the face in the mesh: where it leaves the picture, the face is cut off. */
 const OVAL = [
@@ -55,7 +56,8 @@ export class LookAtService implements JobHandler, OnModuleInit {
     const byHand = r.corrections.faces?.[0];
     const frame: FaceFrame | undefined = byHand ? frameOfBox(byHand.box) : main && frameOfMesh(main.mesh, main.yaw);
     const wantsFace = r.kind === 'face' || r.kind === 'character';
-    const read = frame || wantsFace || main ? await this.workers.traits(file, frame) : undefined;
+    const read =
+      frame || wantsFace || main ? await this.workers.run(TRAITS, { picture: file, face: frame }) : undefined;
     const faceHash = main
       ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))
       : null;
@@ -102,7 +104,7 @@ export class LookAtService implements JobHandler, OnModuleInit {
     if (kind !== 'face' && kind !== 'character') return {};
     const { width, height, transparent, preparation } = r;
     const faces = preparation.focus ? undefined : (r.corrections.faces ?? vision.faces);
-    const again = await this.workers.prepare({
+    const again = await this.workers.run(PREPARE, {
       source,
       preparation,
       known: { kind, width, height, transparent, faces },

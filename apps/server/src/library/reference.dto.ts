@@ -26,6 +26,7 @@ import {
   type VisionState,
 } from './reference.entity';
 import { IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
+import { blobUrl } from '../platform/blobs/blobUrl';
 
 /** A colour of a picture's palette. */
 export class SwatchDto {
@@ -192,8 +193,6 @@ export class ImportFieldsDto {
   @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @Optional() @IsIn(KINDS) kind?: Kind;
   @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 200) title?: string;
 }
-
-export const blobUrl = (hash: string): string => `/api/v1/blobs/${hash}`;
 
 /** The faces of a reference: as a person drew them, else as they were found. */
 export const facesOf = (r: Pick<Reference, 'corrections' | 'vision'>) => r.corrections.faces ?? r.vision?.faces;

@@ -1,4 +1,4 @@
-import type { IngestResult } from '../platform/workers/tasks';
+import type { IngestResult } from './tasks/ingest';
 import type { Reference } from './reference.entity';
 
 /** The measured fields of a reference. */

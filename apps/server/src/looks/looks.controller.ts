@@ -1,6 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
-import { TakeDto } from '../takes/take.dto';
 import { ChangeLookDto, LookDto, LookReadingDto, NewLookDto, toLookDto } from './look.dto';
 import { LooksService } from './looks.service';
 
@@ -57,12 +56,5 @@ export class LooksController {
   @ApiOkResponse({ type: LookReadingDto })
   read(@Param('id') id: string): Promise<LookReadingDto> {
     return this.looks.read(id);
-  }
-
-  /** Asks for a plate that shows what the look does. */
-  @Post(':id/sample')
-  @ApiCreatedResponse({ type: TakeDto })
-  sample(@Param('id') id: string): Promise<TakeDto> {
-    return this.looks.sample(id);
   }
 }

@@ -3,21 +3,16 @@ import { Injectable } from '@nestjs/common';
 import { blendSwatches, hexOf } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { ReferenceEntity } from '../library/reference.entity';
-import type { Mix } from '../mixes/mix.entity';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { WorkersService } from '../platform/workers/workers.service';
-import type { TakeDto } from '../takes/take.dto';
-import { TakesService } from '../takes/takes.service';
 import { adviceFor } from './advice';
 import { toLookDto, type ChangeLookDto, type LookDto, type LookReadingDto, type NewLookDto } from './look.dto';
 import { LookEntity, type Look, type LookItem } from './look.entity';
-
-/** What the sample plate of every look shows, so that looks can be compared. */
-export const SAMPLE_PROMPT = 'Ilse walking along the harbour in the morning with Brom';
+import { COHERENCE } from './looks.tasks';
 
 /** Looks: making, changing, reading how well their pictures belong together. */
 @Injectable()
@@ -26,7 +21,6 @@ export class LooksService {
     private readonly em: EntityManager,
     private readonly blobs: BlobStore,
     private readonly workers: WorkersService,
-    private readonly takes: TakesService,
     private readonly events: EventsService,
   ) {}
 
@@ -111,9 +105,9 @@ export class LooksService {
       const reference = references.get(i.referenceId);
       return reference ? [{ ...i, reference }] : [];
     });
-    const { figure, off, stranger, map } = await this.workers.coherence(
-      items.map((i) => blobPath(this.blobs.dir, i.reference.pictureHash)),
-    );
+    const { figure, off, stranger, map } = await this.workers.run(COHERENCE, {
+      pictures: items.map((i) => blobPath(this.blobs.dir, i.reference.pictureHash)),
+    });
     const odd = stranger === undefined ? undefined : items[stranger].reference;
     return {
       coherence: figure,
@@ -132,36 +126,12 @@ export class LooksService {
     };
   }
 
-  /** Asks for the plate that shows what the look does. */
-  async sample(id: string): Promise<TakeDto> {
+  /** Remembers the plate that shows what a look does. */
+  async sampled(id: string, takeId: string): Promise<void> {
     const look = await this.find(id);
-    if (!look.items.length)
-      throw Problem.invalid([{ field: 'items', message: 'a look without pictures draws nothing' }]);
-    const mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'> = {
-      prompt: SAMPLE_PROMPT,
-      avoid: '',
-      settings: { aspect: '3:2', seed: 7, balance: 1 },
-      influences: [
-        {
-          id: 'look',
-          of: 'look',
-          referenceId: id,
-          gives: 'look',
-          weight: 1,
-          from: 0,
-          to: 1,
-          reading: 'normal',
-          on: true,
-        },
-      ],
-    };
-    const take = await together(this.em, async () => {
-      const asked = await this.takes.askFor(mix, 'proof');
-      look.sampleTakeId = asked.id;
-      return asked;
-    });
+    look.sampleTakeId = takeId;
+    await this.em.flush();
     this.tell(id);
-    return take;
   }
 
   /** Pictures must exist and occur once. */

@@ -2,10 +2,12 @@ import { Controller, Post, UploadedFile, UseInterceptors } from '@nestjs/common'
 import { FileInterceptor } from '@nestjs/platform-express';
 import { ApiBody, ApiConsumes, ApiCreatedResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { rm } from 'fs/promises';
-import { blobUrl } from '../library/reference.dto';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { Problem } from '../platform/problems/problem';
-import { TaskFailed, WorkersService } from '../platform/workers/workers.service';
+import { TaskFailed } from '../platform/workers/task';
+import { MASK } from './masks.tasks';
+import { WorkersService } from '../platform/workers/workers.service';
 
 /** A mask as it is kept. */
 export class MaskDto {
@@ -34,7 +36,7 @@ export class MasksController {
   async take(@UploadedFile() file: Express.Multer.File | undefined): Promise<MaskDto> {
     if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
     try {
-      const { png, covers } = await this.workers.mask(file.path);
+      const { png, covers } = await this.workers.run(MASK, { file: file.path });
       const content = await this.blobs.put(png);
       return { content, url: blobUrl(content), covers };
     } catch (error) {

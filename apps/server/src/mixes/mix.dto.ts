@@ -1,47 +1,35 @@
 import { ApiProperty } from '@nestjs/swagger';
 import {
-  type Gives,
-  GIVES,
-  IDENTITY_PARTS,
-  type IdentityPart,
+  INFLUENCE_SETTINGS,
   MAX_EMPHASES,
-  MEDIA,
-  type Medium,
-  type Reading,
-  READINGS,
-  TYPED_MAX_WEIGHT,
+  MAX_INFLUENCES,
+  SETTINGS,
+  SOURCE_KINDS,
+  START_KINDS,
+  WIDEST_FEATHER,
+  type InfluenceSettings,
+  type MixSettings,
+  type SourceKind,
 } from '@urbild/core';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
-import { MAX_MOTIF, MIN_MOTIF } from '@urbild/engine';
-import { ASPECTS, SOURCE_KINDS, type Aspect, type Mix, type SourceKind } from './mix.entity';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { IsHash, IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
+import { declaredFields } from './declaredFields';
+import type { Mix } from './mix.entity';
 
 /** A painted mask, sent before to the masks. */
 export class MixMaskDto {
   @ApiProperty({ description: 'hash of a mask' }) @IsHash() content!: string;
   @ApiProperty() @IsBoolean() invert!: boolean;
-  @ApiProperty({ minimum: 0, maximum: 0.1, description: 'soft edge in parts of the longer side' })
+  @ApiProperty({ minimum: 0, maximum: WIDEST_FEATHER, description: 'soft edge in parts of the longer side' })
   @IsNumber()
   @Min(0)
-  @Max(0.1)
+  @Max(WIDEST_FEATHER)
   feather!: number;
 }
 
 /** A picture to start from. */
 export class MixStartDto {
-  @ApiProperty({ enum: ['take', 'reference'] }) @IsIn(['take', 'reference']) of!: 'take' | 'reference';
+  @ApiProperty({ enum: START_KINDS }) @IsIn(START_KINDS) of!: (typeof START_KINDS)[number];
   @ApiProperty() @IsId() id!: string;
   @ApiProperty({ minimum: 0, maximum: 1, description: '0 the picture itself, 1 nothing of it' })
   @IsNumber()
@@ -60,71 +48,28 @@ export class EmphasisDto {
   weight!: number;
 }
 
-export class MixSettingsDto {
-  @ApiProperty({ enum: ASPECTS, enumName: 'Aspect' }) @IsIn(ASPECTS) aspect!: Aspect;
-  @ApiProperty({ minimum: 0, maximum: 4294967295 }) @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
-  @ApiProperty({ minimum: 0, maximum: 2, description: 'multiplies every reference; 1 is neutral' })
-  @IsNumber()
-  @Min(0)
-  @Max(2)
-  balance!: number;
-  @ApiProperty({
-    minimum: 0,
-    maximum: 1,
-    required: false,
-    description: 'how freely the seed composes: 0 one composition for every seed, 1 a free one; 1 when absent',
-  })
-  @Optional()
-  @IsNumber()
-  @Min(0)
-  @Max(1)
-  spread?: number;
-  @ApiProperty({
-    minimum: 0,
-    maximum: 1,
-    required: false,
-    description: 'how strictly the words hold against references; .5 when absent',
-  })
-  @Optional()
-  @IsNumber()
-  @Min(0)
-  @Max(1)
-  strictness?: number;
-  @ApiProperty({
-    minimum: 0,
-    maximum: 1,
-    required: false,
-    description: 'how ornate the painter draws: 0 plain, 1 ornate; .5 when absent',
-  })
-  @Optional()
-  @IsNumber()
-  @Min(0)
-  @Max(1)
-  ornateness?: number;
-  @ApiProperty({ type: [EmphasisDto], required: false })
+/** Settings of a mix; a field for each that core declares, and those that are made of parts. */
+export class MixSettingsDto extends declaredFields<Omit<MixSettings, 'emphases' | 'start' | 'mask'>>(
+  Object.entries(SETTINGS),
+) {
+  @ApiProperty({ type: [EmphasisDto], required: false, description: SETTINGS.emphases.says })
   @Optional()
   @NestedList(() => EmphasisDto, { most: MAX_EMPHASES })
   emphases?: readonly EmphasisDto[];
-  @ApiProperty({
-    enum: MEDIA,
-    enumName: 'Medium',
-    required: false,
-    description: "what the stage is drawn in: the words' own, or the medium nearest to the looks, when absent",
-  })
-  @Optional()
-  @IsIn(MEDIA)
-  medium?: Medium;
-  @ApiProperty({ type: MixStartDto, required: false })
+  @ApiProperty({ type: MixStartDto, required: false, description: SETTINGS.start.says })
   @Optional()
   @Nested(() => MixStartDto)
   start?: MixStartDto;
-  @ApiProperty({ type: MixMaskDto, required: false, description: 'the only part of the start picture that changes' })
+  @ApiProperty({ type: MixMaskDto, required: false, description: SETTINGS.mask.says })
   @Optional()
   @Nested(() => MixMaskDto)
   mask?: MixMaskDto;
 }
 
-export class MixInfluenceDto {
+/** An influence of a mix; a field for each setting that core declares, and those that are made of parts. */
+export class MixInfluenceDto extends declaredFields<Omit<InfluenceSettings, 'region'>>(
+  Object.entries(INFLUENCE_SETTINGS),
+) {
   @ApiProperty() @IsId() id!: string;
   @ApiProperty({ enum: SOURCE_KINDS, enumName: 'SourceKind', required: false, description: 'a reference when absent' })
   @Optional()
@@ -133,48 +78,10 @@ export class MixInfluenceDto {
   @ApiProperty({ description: 'id of the reference, look or character' })
   @IsId()
   referenceId!: string;
-  @ApiProperty({ enum: GIVES, enumName: 'Gives' }) @IsIn(GIVES) gives!: Gives;
-  @ApiProperty({ minimum: 0, maximum: TYPED_MAX_WEIGHT }) @IsNumber() @Min(0) @Max(TYPED_MAX_WEIGHT) weight!: number;
-  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) from!: number;
-  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) to!: number;
-  @ApiProperty({ enum: READINGS, enumName: 'Reading' }) @IsIn(READINGS) reading!: Reading;
-  @ApiProperty() @IsBoolean() on!: boolean;
-  @ApiProperty({ required: false, description: "whose identity it carries; a character's own name when absent" })
-  @Optional()
-  @IsString()
-  @Length(1, 120)
-  subject?: string;
-  @ApiProperty({ enum: IDENTITY_PARTS, enumName: 'IdentityPart', isArray: true, required: false })
-  @Optional()
-  @IsArray()
-  @ArrayMaxSize(IDENTITY_PARTS.length)
-  @IsIn(IDENTITY_PARTS, { each: true })
-  parts?: readonly IdentityPart[];
-  @ApiProperty({ enum: ['inside', 'around'], required: false, description: 'of a shape: what the picture fills' })
-  @Optional()
-  @IsIn(['inside', 'around'])
-  fill?: 'inside' | 'around';
-  @ApiProperty({
-    required: false,
-    minimum: MIN_MOTIF,
-    maximum: MAX_MOTIF,
-    description: 'how large its strokes and motifs come out; 1 as they are',
-  })
-  @Optional()
-  @IsNumber()
-  @Min(MIN_MOTIF)
-  @Max(MAX_MOTIF)
-  motif?: number;
-  @ApiProperty({ type: MixMaskDto, required: false, description: 'where it acts; everywhere when absent' })
+  @ApiProperty({ type: MixMaskDto, required: false, description: INFLUENCE_SETTINGS.region.says })
   @Optional()
   @Nested(() => MixMaskDto)
   region?: MixMaskDto;
-  @ApiProperty({ type: [String], required: false, description: 'references of a look or character that are left out' })
-  @Optional()
-  @IsArray()
-  @ArrayMaxSize(64)
-  @IsId({ each: true })
-  except?: readonly string[];
 }
 
 /** Prompt, settings and influences under a name. */
@@ -240,7 +147,7 @@ class MixFieldsDto {
   settings?: MixSettingsDto;
   @ApiProperty({ type: [MixInfluenceDto], required: false })
   @Optional()
-  @NestedList(() => MixInfluenceDto, { most: 24 })
+  @NestedList(() => MixInfluenceDto, { most: MAX_INFLUENCES })
   influences?: MixInfluenceDto[];
 }
 

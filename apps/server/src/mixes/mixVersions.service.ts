@@ -1,8 +1,9 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { randomUUID } from 'crypto';
+import type { MixState } from '@urbild/core';
 import type { MixVersionDto } from './mix.dto';
-import { MixVersionEntity, type Mix, type MixState } from './mix.entity';
+import { MixVersionEntity, type Mix } from './mix.entity';
 
 /** How many versions of a mix are kept. */
 const KEPT = 100;

@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { randomUUID } from 'crypto';
+import { plainInfluence, SOURCE_KINDS, type MixInfluence, type SourceKind } from '@urbild/core';
 import { CharacterEntity } from '../cast/character.entity';
 import { ReferenceEntity } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
@@ -9,7 +10,7 @@ import { EventsService } from '../platform/events/events.service';
 import { Problem, type FieldError } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { toMixDto, type ChangeMixDto, type MixDto, type NewMixDto } from './mix.dto';
-import { MixEntity, SOURCE_KINDS, type Mix, type MixInfluence, type SourceKind } from './mix.entity';
+import { MixEntity, type Mix } from './mix.entity';
 
 /** Mixes: making, changing, putting away. */
 @Injectable()
@@ -148,23 +149,4 @@ export class MixesService {
 }
 
 /** Influences as they are kept: only known fields, nothing that says what is usual anyway. */
-export const plainInfluences = (influences: readonly MixInfluence[]): MixInfluence[] =>
-  influences.map(
-    ({ id, of, referenceId, gives, weight, from, to, reading, on, subject, parts, fill, motif, region, except }) => ({
-      id,
-      ...(of && of !== 'reference' ? { of } : {}),
-      referenceId,
-      gives,
-      weight,
-      from,
-      to,
-      reading,
-      on,
-      ...(subject ? { subject } : {}),
-      ...(parts ? { parts: [...parts] } : {}),
-      ...(fill ? { fill } : {}),
-      ...(motif === undefined || motif === 1 ? {} : { motif }),
-      ...(region ? { region: { ...region } } : {}),
-      ...(except?.length ? { except: [...except] } : {}),
-    }),
-  );
+export const plainInfluences = (influences: readonly MixInfluence[]): MixInfluence[] => influences.map(plainInfluence);

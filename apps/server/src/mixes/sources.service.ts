@@ -1,11 +1,9 @@
 import { EntityManager, type EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { fuseTraits, type KnownName, type TraitSheet } from '@urbild/core';
+import { fuseTraits, type KnownName, type MixInfluence, type TraitSheet } from '@urbild/core';
 import { CharacterEntity, type Character } from '../cast/character.entity';
 import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
-import { TakeEntity } from '../takes/take.entity';
-import type { MixInfluence, MixStart } from './mix.entity';
 import { factsOf, type PictureFacts } from './pictureFacts';
 
 /** A picture that stands behind an influence. */
@@ -82,16 +80,6 @@ export class SourcesService {
     for (const l of await this.em.find(LookEntity, { id: { $in: ids('look') } })) out.set(l.id, l.name);
     for (const c of await this.em.find(CharacterEntity, { id: { $in: ids('character') } })) out.set(c.id, c.name);
     return out;
-  }
-
-  /** Hash of the picture that a mix starts from; undefined without one, or where it is gone. */
-  async startOf(start: MixStart | undefined): Promise<string | undefined> {
-    if (!start) return undefined;
-    const found =
-      start.of === 'take'
-        ? await this.em.findOne(TakeEntity, { id: start.id })
-        : await this.em.findOne(ReferenceEntity, { id: start.id });
-    return found?.pictureHash ?? undefined;
   }
 
   /** Names of the whole cast with their descriptions, for reading prompts. */

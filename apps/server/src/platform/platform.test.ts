@@ -10,6 +10,7 @@ import { BlobStore, blobPath } from './blobs/blobStore';
 import { addressOf, readConfig, StartError } from './config';
 import { databaseFile, databaseOptions } from './database/options';
 import { prepareDatabase } from './database/prepareDatabase';
+import { ENTITIES } from '../entities';
 
 let folder: string;
 beforeEach(async () => (folder = await mkdtemp(path.join(os.tmpdir(), 'urbild-test-'))));
@@ -78,11 +79,11 @@ describe('blobs', () => {
 describe('the database', () => {
   test('keeps a copy before it migrates what is there', async () => {
     const file = databaseFile(folder);
-    const first = await MikroORM.init(databaseOptions(file));
+    const first = await MikroORM.init(databaseOptions(file, ENTITIES));
     await prepareDatabase(first, file);
     expect(await readdir(folder)).not.toContain('backups');
     await first.close();
-    const options = databaseOptions(file);
+    const options = databaseOptions(file, ENTITIES);
     const { Migration } = await import('@mikro-orm/migrations');
     class Next extends Migration {
       override up(): void {
@@ -104,9 +105,9 @@ describe('the database', () => {
   });
 
   test('the schema of the entities is that of the migrations', async () => {
-    const orm = await MikroORM.init(databaseOptions(path.join(folder, 'x.sqlite')));
+    const orm = await MikroORM.init(databaseOptions(path.join(folder, 'x.sqlite'), ENTITIES));
     await orm.getMigrator().up();
-    const fresh = await MikroORM.init(databaseOptions(':memory:'));
+    const fresh = await MikroORM.init(databaseOptions(':memory:', ENTITIES));
     await fresh.schema.createSchema();
     // columns that were added later have a default in the database; all else is the same
     const columns = async (db: MikroORM, table: string) =>

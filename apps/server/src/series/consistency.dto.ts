@@ -1,14 +1,14 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { CAUSES, type Aspect, type Cause } from '@urbild/core';
+import { CAUSES, MAX_SEED, SOURCE_KINDS, type Cause, type Slipped, type SourceKind } from '@urbild/core';
 import { IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
-import { QUALITIES, SOURCE_KINDS, type Quality, type SourceKind } from '../mixes/mix.entity';
+import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { OwnSettingsDto } from './series.dto';
 import { IsId, Nested, Optional } from '../platform/input/decorators';
 
 /** A shot as it would be: its words, seed and own settings. */
 export class ShotPlanDto {
   @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
-  @ApiProperty() @IsInt() @Min(0) @Max(0xffffffff) seed!: number;
+  @ApiProperty() @IsInt() @Min(0) @Max(MAX_SEED) seed!: number;
   @ApiProperty({ type: OwnSettingsDto }) @Nested(() => OwnSettingsDto) own!: OwnSettingsDto;
 }
 
@@ -27,7 +27,7 @@ export class BandDto {
 export class FallsOutDto {
   @ApiProperty() shotId!: string;
   @ApiProperty() takeId!: string;
-  @ApiProperty({ enum: ['identity', 'look', 'arrival'] }) aspect!: Aspect;
+  @ApiProperty({ enum: ['identity', 'look', 'arrival'] }) aspect!: Slipped;
   @ApiProperty() influenceId!: string;
   @ApiProperty({ description: 'of what does not hold' }) name!: string;
   @ApiProperty({ required: false, description: '-0.2..1' }) arrival?: number;

@@ -1,12 +1,12 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { mendsFor, ownDifferences, type JudgedInfluence } from '@urbild/core';
+import { mendsFor, ownDifferences, type JudgedInfluence, type MixInfluence } from '@urbild/core';
 import { factsOfRender, toldSheet, type RequestInfluence } from '@urbild/engine';
 import { createHash } from 'crypto';
-import type { MixInfluence } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { BlobStore } from '../platform/blobs/blobStore';
-import type { ComparedShot, ConsistencyResult, ConsistencyTask } from '../platform/workers/consistencyTask';
+import { CONSISTENCY } from './series.tasks';
+import type { ComparedShot, ConsistencyResult, ConsistencyTask } from './tasks/consistency';
 import { WorkersService } from '../platform/workers/workers.service';
 import { TakeEntity, type Take } from '../takes/take.entity';
 import type { ConsistencyDto, FallsOutDto } from './consistency.dto';
@@ -119,7 +119,7 @@ export class ConsistencyService {
     const key = createHash('sha256').update(JSON.stringify(task)).digest('hex');
     let result = this.kept.get(key);
     if (!result) {
-      result = this.workers.consistency(task);
+      result = this.workers.run(CONSISTENCY, task);
       this.kept.set(key, result);
       result.catch(() => this.kept.delete(key));
       if (this.kept.size > KEPT) this.kept.delete(this.kept.keys().next().value!);

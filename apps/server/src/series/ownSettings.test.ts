@@ -1,5 +1,5 @@
-import { ownDifferences, type OwnDifference } from '@urbild/core';
-import { ownFrom, ownText, ownToDto } from './ownSettings';
+import { ownDifferences, ownText, type OwnDifference } from '@urbild/core';
+import { ownFrom, ownToDto } from './ownSettings';
 import type { OwnSettingsDto } from './series.dto';
 
 const dto: OwnSettingsDto = {
@@ -21,7 +21,7 @@ test('every own setting is told in words', () => {
   const mix = {
     prompt: '',
     avoid: '',
-    settings: { seed: 1, balance: 1 },
+    settings: { aspect: '3:2' as const, seed: 1, balance: 1 },
     influences: ['look', 'who'].map((id) => ({
       id,
       referenceId: id,
@@ -35,7 +35,7 @@ test('every own setting is told in words', () => {
   };
   const added = { ...mix.influences[0], id: 'sketch', gives: 'layout' as const };
   const texts = ownDifferences(mix, { ...ownFrom(dto), added: [added] }).map((d: OwnDifference) =>
-    ownText(d, d.setting === 'added' ? added : undefined, d.influence ?? ''),
+    ownText(d, d.influence ?? '', added.gives),
   );
   expect(texts).toEqual([
     'without “boats”',

@@ -1,6 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { READINGS, TYPED_MAX_WEIGHT, type Reading } from '@urbild/core';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min, ValidateIf } from 'class-validator';
+import {
+  MAX_INFLUENCES,
+  OWN_INFLUENCE_SETTINGS,
+  OWN_SETTINGS,
+  type MixSettings,
+  type OwnInfluence,
+} from '@urbild/core';
+import { IsBoolean, IsInt, IsString, Length, Max, MaxLength, Min, ValidateIf } from 'class-validator';
+import { declaredFields } from '../mixes/declaredFields';
 import { MixInfluenceDto } from '../mixes/mix.dto';
 import { ShotTakeDto } from './shotTake.dto';
 import { IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
@@ -8,31 +15,21 @@ import { IsId, Nested, NestedList, Optional } from '../platform/input/decorators
 /** The most shots of one series. */
 export const MOST_SHOTS = 120;
 
-/** What a shot says differently of an influence of the mix. */
-export class OwnInfluenceDto {
+/** What a shot says differently of an influence of the mix; a field for each setting that core declares as its own. */
+export class OwnInfluenceDto extends declaredFields<Omit<OwnInfluence, 'region'>>(OWN_INFLUENCE_SETTINGS, {
+  optional: true,
+}) {
   @ApiProperty() @IsId() id!: string;
-  @ApiProperty({ required: false, minimum: 0, maximum: TYPED_MAX_WEIGHT })
-  @Optional()
-  @IsNumber()
-  @Min(0)
-  @Max(TYPED_MAX_WEIGHT)
-  weight?: number;
-  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) from?: number;
-  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) to?: number;
-  @ApiProperty({ required: false }) @Optional() @IsBoolean() on?: boolean;
-  @ApiProperty({ enum: READINGS, enumName: 'Reading', required: false })
-  @Optional()
-  @IsIn(READINGS)
-  reading?: Reading;
 }
 
 /** The own settings of a shot: what differs from the mix, and nothing else. */
-export class OwnSettingsDto {
+export class OwnSettingsDto extends declaredFields<Partial<Omit<MixSettings, 'emphases' | 'start' | 'mask'>>>(
+  OWN_SETTINGS,
+  { optional: true },
+) {
   @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(1000) avoid?: string;
-  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(2) balance?: number;
-  @ApiProperty({ required: false }) @Optional() @IsNumber() @Min(0) @Max(1) spread?: number;
   @ApiProperty({ type: [OwnInfluenceDto] })
-  @NestedList(() => OwnInfluenceDto, { most: 24 })
+  @NestedList(() => OwnInfluenceDto, { most: MAX_INFLUENCES })
   influences!: OwnInfluenceDto[];
   @ApiProperty({ type: [MixInfluenceDto], description: 'references of this shot alone: its sketch, pose, ...' })
   @NestedList(() => MixInfluenceDto, { most: 8 })

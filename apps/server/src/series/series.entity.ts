@@ -1,6 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { OwnSettings } from '@urbild/core';
-import type { MixInfluence } from '../mixes/mix.entity';
+import type { MixInfluence, OwnSettings } from '@urbild/core';
 import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** What a shot says differently from the mix that it shares. */

@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { ownDifferences } from '@urbild/core';
+import { ownDifferences, ownText } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
 import { together } from '../platform/database/together';
@@ -8,7 +8,7 @@ import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { TakeEntity, type Take } from '../takes/take.entity';
-import { ownText, ownToDto } from './ownSettings';
+import { ownToDto } from './ownSettings';
 import type { ChangeSeriesDto, NewSeriesDto, SeriesDto, SeriesSummaryDto, ShotDto } from './series.dto';
 import { SeriesEntity, ShotEntity, type Series, type Shot } from './series.entity';
 import { SeriesPlanService, leadOf, type SeriesPlan } from './seriesPlan.service';
@@ -81,7 +81,7 @@ export class SeriesService {
       own: ownToDto(own),
       differs: ownDifferences(plan.state, own).map((d) => {
         const i = influences.find((one) => one.id === d.influence);
-        return { key: d.key, text: ownText(d, i, i ? plan.nameOf(i) : '') };
+        return { key: d.key, text: ownText(d, i ? plan.nameOf(i) : '', i?.gives) };
       }),
       stale: this.plans.staleness(plan, shot, takes),
       leadId: leadOf(takes)?.id,

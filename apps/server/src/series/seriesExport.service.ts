@@ -5,7 +5,8 @@ import { ReferenceEntity } from '../library/reference.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';
 import { Problem } from '../platform/problems/problem';
-import type { SheetPicture } from '../platform/workers/seriesExport';
+import { SERIES_EXPORT } from './series.tasks';
+import type { SheetPicture } from './tasks/seriesExport';
 import { WorkersService } from '../platform/workers/workers.service';
 import type { Take } from '../takes/take.entity';
 import { ConsistencyService } from './consistency.service';
@@ -67,7 +68,7 @@ export class SeriesExportService {
             'credits.txt': (await this.credits(plan, shots)).join('\n') + '\n',
           }
         : {};
-    await this.workers.exportSeries({
+    await this.workers.run(SERIES_EXPORT, {
       form,
       to: file,
       pictures,

@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { differences, stateOfShot } from '@urbild/core';
-import { MixEntity, MixVersionEntity, type MixInfluence, type MixState } from '../mixes/mix.entity';
+import { differences, stateOfShot, type MixInfluence, type MixState } from '@urbild/core';
+import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { Problem } from '../platform/problems/problem';
 import { requestHash } from '../takes/renderPlan';

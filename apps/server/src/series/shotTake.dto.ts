@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { blobUrl } from '../library/reference.dto';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import type { Take, TakeStatus } from '../takes/take.entity';
 import { ControlDto, TAKE_STATUSES } from '../takes/take.dto';

@@ -1,9 +1,12 @@
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { randomUUID } from 'crypto';
 import type { MixDto } from '../mixes/mix.dto';
 import { MixesService } from '../mixes/mixes.service';
+import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
+import type { Take } from '../takes/take.entity';
+import { TakesService } from '../takes/takes.service';
 import { requireVersion } from '../platform/versions';
 import { ownFrom, ownToDto } from './ownSettings';
 import { MOST_SHOTS, type ChangeShotDto, type NewShotDto, type SeriesDto } from './series.dto';
@@ -14,13 +17,27 @@ import { SeriesService } from './series.service';
 
 /** Shots: adding, changing, ordering, taking out. */
 @Injectable()
-export class ShotsService {
+export class ShotsService implements OnModuleInit {
   constructor(
     private readonly em: EntityManager,
     private readonly series: SeriesService,
     private readonly plans: SeriesPlanService,
     private readonly mixes: MixesService,
+    private readonly takes: TakesService,
+    private readonly events: EventsService,
   ) {}
+
+  onModuleInit(): void {
+    this.takes.whenKept((take) => this.goOnWith(take));
+  }
+
+  /** A shot goes on with the seed of its keeper. */
+  private async goOnWith({ shotId, origin }: Take): Promise<void> {
+    const shot = shotId ? await this.em.findOne(ShotEntity, { id: shotId }) : null;
+    if (!shot) return;
+    shot.seed = origin.request.seed;
+    this.events.publish({ type: 'series', id: shot.seriesId });
+  }
 
   /** Adds shots, at the end or from a place on. */
   async add(seriesId: string, wanted: readonly NewShotDto[], at?: number): Promise<SeriesDto> {

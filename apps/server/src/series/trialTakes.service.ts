@@ -1,8 +1,8 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { stateOfShot, type ShotPlan } from '@urbild/core';
+import { stateOfShot, type MixInfluence, type MixState, type ShotPlan, type SourceKind } from '@urbild/core';
 import { randomUUID } from 'crypto';
-import { MixEntity, type MixInfluence, type MixState, type Quality, type SourceKind } from '../mixes/mix.entity';
+import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { MixesService } from '../mixes/mixes.service';
 import { MixVersionsService } from '../mixes/mixVersions.service';

@@ -20,10 +20,12 @@ import { WorkersService } from '../platform/workers/workers.service';
 import { SeriesService } from '../series/series.service';
 import { SeriesEntity } from '../series/series.entity';
 import { SeriesRunService } from '../series/seriesRun.service';
+import { SamplesService } from '../takes/samples.service';
 import { TakesService } from '../takes/takes.service';
 import { DEMO_CAST, DEMO_LOOKS } from './demoSheets';
 import { DEMO_PICTURES, MIX_NEEDS } from './demoContent';
 import { DEMO_MIX, DEMO_SERIES, DEMO_YEAR_MIX } from './demoMix';
+import { PAINT } from '../cast/cast.tasks';
 
 const MIX_ID = 'demo-mix';
 const YEAR_MIX_ID = 'demo-year-mix';
@@ -49,6 +51,7 @@ export class DemoService implements JobHandler, OnModuleInit {
     private readonly library: LibraryService,
     private readonly mixes: MixesService,
     private readonly looks: LooksService,
+    private readonly samples: SamplesService,
     private readonly cast: CastService,
     private readonly series: SeriesService,
     private readonly runs: SeriesRunService,
@@ -102,7 +105,7 @@ export class DemoService implements JobHandler, OnModuleInit {
   private async draw(key: string, em: EntityManager): Promise<void> {
     const picture = DEMO_PICTURES.find((p) => p.key === key);
     if (!picture || (await em.count(ReferenceEntity, { demoKey: key }))) return;
-    const png = await this.workers.paint({ ...picture, ...(picture.upright ? UPRIGHT : LANDSCAPE) });
+    const { png } = await this.workers.run(PAINT, { ...picture, ...(picture.upright ? UPRIGHT : LANDSCAPE) });
     const file = this.blobs.temporaryPath();
     await writeFile(file, png);
     await this.library.bringIn(file, {
@@ -131,7 +134,7 @@ export class DemoService implements JobHandler, OnModuleInit {
       const items = found(pictures).map(({ referenceId, value }) => ({ referenceId, slot: value }));
       await this.cast.create({ name, species, description, items }, id);
     }
-    await this.looks.sample(DEMO_LOOKS[0].id);
+    await this.samples.ask(DEMO_LOOKS[0].id);
   }
 
   /** Ids of the demo's pictures by their keys. */

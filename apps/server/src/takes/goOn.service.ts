@@ -1,5 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
+import { settingsIn, type MixSettings } from '@urbild/core';
 import type { MixDto } from '../mixes/mix.dto';
 import type { RenderRequest } from '@urbild/engine';
 import { MixEntity, type Quality } from '../mixes/mix.entity';
@@ -72,14 +73,8 @@ export class GoOnService {
       settings: {
         ...take.origin.settings,
         aspect: take.origin.settings?.aspect ?? aspectOf(request.width, request.height),
-        seed: request.seed,
-        balance: request.balance,
-        spread: request.spread,
-        ...(request.strictness === undefined ? {} : { strictness: request.strictness }),
-        ...(request.ornateness === undefined ? {} : { ornateness: request.ornateness }),
-        ...(request.emphases ? { emphases: request.emphases } : {}),
-        ...(request.medium ? { medium: request.medium } : {}),
-      },
+        ...settingsIn(request),
+      } as MixSettings,
       influences: await this.mixes.present(influences),
     });
   }

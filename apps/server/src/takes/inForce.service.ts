@@ -1,10 +1,10 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { samePreparation, UNPREPARED } from '@urbild/core';
-import { blobUrl } from '../library/reference.dto';
+import { samePreparation, UNPREPARED, type MixInfluence } from '@urbild/core';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { ReferenceEntity } from '../library/reference.entity';
 import type { InForceDto, InForceInfluenceDto } from '../mixes/mix.dto';
-import type { MixInfluence, Quality } from '../mixes/mix.entity';
+import type { Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { SourcesService } from '../mixes/sources.service';
 import { JobsService } from '../platform/jobs/jobs.service';

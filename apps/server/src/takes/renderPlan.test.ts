@@ -1,4 +1,4 @@
-import type { MixInfluence, MixSettings } from '../mixes/mix.entity';
+import type { MixInfluence, MixSettings } from '@urbild/core';
 import type { Sources } from '../mixes/sources.service';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
 

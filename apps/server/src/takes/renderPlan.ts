@@ -1,15 +1,23 @@
 import { createHash } from 'crypto';
-import { CAST_NAMES, heardEmphases, type Gives, type KnownName, type Lab, type TraitSheet } from '@urbild/core';
-import type { RenderRequest } from '@urbild/engine';
 import {
   ASPECTS,
+  CAST_NAMES,
+  give,
+  heardEmphases,
+  plainMask,
+  requestedInfluence,
+  requestedSettings,
   type Aspect,
+  type Gives,
+  type KnownName,
+  type Lab,
   type MixInfluence,
-  type MixMask,
   type MixSettings,
   type MixState,
-  type Quality,
-} from '../mixes/mix.entity';
+  type TraitSheet,
+} from '@urbild/core';
+import type { RenderRequest } from '@urbild/engine';
+import type { Quality } from '../mixes/mix.entity';
 import type { PictureFacts } from '../mixes/pictureFacts';
 import type { Sources } from '../mixes/sources.service';
 
@@ -52,41 +60,28 @@ export function requestFor(
 ): RenderRequest {
   const prompt = choices.prompt ?? mix.prompt;
   const names = namedIn(prompt, cast);
+  const { settings } = mix;
+  const emphases = heardEmphases(prompt, settings.emphases ?? []).map(({ words, weight }) => ({ words, weight }));
   return {
     prompt,
     avoid: mix.avoid,
-    ...plateSize(mix.settings.aspect, choices.quality),
-    seed: choices.seed ?? mix.settings.seed,
-    balance: mix.settings.balance,
-    spread: mix.settings.spread ?? 1,
-    ...saidOf(mix.settings, prompt),
-    ...(mix.settings.medium ? { medium: mix.settings.medium } : {}),
+    ...plateSize(settings.aspect, choices.quality),
+    ...requestedSettings({ ...settings, emphases, seed: choices.seed ?? settings.seed }),
     ...(names.length ? { names } : {}),
-    ...startOf(mix.settings, choices.start),
+    ...startOf(settings, choices.start),
     influences: mix.influences.flatMap((i: MixInfluence) => {
       const source = sources.get(i.id);
       if (!source) return [];
-      const { id, gives, weight, from, to, on, reading, parts, fill, motif } = i;
-      const subject = i.subject ?? source.subject;
+      const { traits, pictures } = source;
       return [
         {
-          id,
-          gives,
-          weight,
-          from,
-          to,
-          on,
-          reading,
-          ...(subject === undefined ? {} : { subject }),
-          ...(parts === undefined ? {} : { parts }),
-          ...(fill === undefined ? {} : { fill }),
-          ...(motif === undefined ? {} : { motif }),
-          ...(i.region === undefined ? {} : { region: plainMask(i.region) }),
-          ...(source.traits && MATTERS[gives].includes('traits') ? { traits: plainSheet(source.traits) } : {}),
-          pictures: source.pictures.map(({ pictureHash, weight: part, facts = {} }) => ({
+          id: i.id,
+          ...requestedInfluence({ ...i, subject: i.subject ?? source.subject }),
+          ...(traits && give(i.gives).facts.includes('traits') ? { traits: plainSheet(traits) } : {}),
+          pictures: pictures.map(({ pictureHash, weight: part, facts = {} }) => ({
             content: pictureHash,
             weight: part,
-            ...toldFor(gives, facts),
+            ...toldFor(i.gives, facts),
           })),
         },
       ];
@@ -94,40 +89,14 @@ export function requestFor(
   };
 }
 
-/** How the words are taken, as far as it is not the usual way. */
-function saidOf({ strictness, ornateness, emphases = [] }: MixSettings, prompt: string): Partial<RenderRequest> {
-  const heard = heardEmphases(prompt, emphases).map(({ words, weight }) => ({ words, weight }));
-  return {
-    ...(strictness === undefined || strictness === 0.5 ? {} : { strictness }),
-    ...(ornateness === undefined || ornateness === 0.5 ? {} : { ornateness }),
-    ...(heard.length ? { emphases: heard } : {}),
-  };
-}
-
-const plainMask = ({ content, invert, feather }: MixMask): MixMask => ({ content, invert, feather });
-
 /** The picture that a mix starts from, and the part of it that changes; nothing where it is gone. */
 const startOf = ({ start, mask }: MixSettings, content?: string): Pick<RenderRequest, 'start' | 'mask'> =>
   start && content ? { start: { content, change: start.change }, ...(mask ? { mask: plainMask(mask) } : {}) } : {};
 
 /** What of a picture's facts matters for what it gives: what does not matter must not make a finished take stale. */
-const MATTERS: Readonly<Record<Gives, readonly (keyof PictureFacts)[]>> = {
-  look: [],
-  palette: [],
-  light: [],
-  shape: [],
-  layout: ['horizon', 'joints', 'layout'],
-  place: ['horizon', 'joints'],
-  pose: ['joints'],
-  thing: ['joints'],
-  character: ['face', 'traits'],
-  face: ['face', 'traits'],
-  outfit: ['face', 'traits'],
-  everything: ['horizon', 'face', 'joints', 'traits'],
-};
-
 function toldFor(gives: Gives, facts: PictureFacts): PictureFacts {
-  const told = Object.fromEntries(Object.entries(facts).filter(([name]) => MATTERS[gives].some((m) => m === name)));
+  const { facts: needed } = give(gives);
+  const told = Object.fromEntries(Object.entries(facts).filter(([name]) => needed.some((m) => m === name)));
   return told.traits ? { ...told, traits: plainSheet(told.traits as TraitSheet) } : told;
 }
 

@@ -1,8 +1,7 @@
-import { AREA_KINDS, GIVES, JOINTS, MEDIA, READINGS, TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
+import { AREA_KINDS, ASPECTS, GIVES, JOINTS, MEDIA, READINGS, TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import type { ReferenceDto } from '../library/reference.dto';
-import { ASPECTS } from '../mixes/mix.entity';
 import { bringIn, openStudio, testPng, type TestStudio } from '../test/studio';
 import type { TakeDto } from './take.dto';
 

@@ -1,8 +1,8 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { REMARKS, UNASKED_KINDS, type RemarkKind, type UnaskedKind } from '@urbild/core';
+import { REMARKS, settingsIn, UNASKED_KINDS, type MixSettings, type RemarkKind, type UnaskedKind } from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { FaceFrame } from '@urbild/engine';
-import { blobUrl } from '../library/reference.dto';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { aspectOf } from './renderPlan';
@@ -211,16 +211,10 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
     avoid: request.avoid,
     settings: {
       aspect: settings?.aspect ?? aspectOf(request.width, request.height),
-      seed: request.seed,
-      balance: request.balance,
-      spread: request.spread,
-      ...(request.strictness === undefined ? {} : { strictness: request.strictness }),
-      ...(request.ornateness === undefined ? {} : { ornateness: request.ornateness }),
-      ...(request.emphases ? { emphases: request.emphases } : {}),
-      medium: request.medium,
+      ...settingsIn(request),
       ...(settings?.start ? { start: settings.start } : {}),
       ...(settings?.mask ? { mask: settings.mask } : {}),
-    },
+    } as MixSettings,
     took: timings && Math.round(Object.values(timings).reduce((a, b) => a + b, 0)),
     createdAt: t.createdAt.toISOString(),
     version: t.version,

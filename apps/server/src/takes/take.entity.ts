@@ -1,7 +1,16 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Arrival, ShotPlan, TextSpan, Unasked, UnderstoodSpan } from '@urbild/core';
+import type {
+  Arrival,
+  MixInfluence,
+  MixSettings,
+  ShotPlan,
+  SourceKind,
+  TextSpan,
+  Unasked,
+  UnderstoodSpan,
+} from '@urbild/core';
 import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
-import type { MixInfluence, MixSettings, Quality, SourceKind } from '../mixes/mix.entity';
+import type { Quality } from '../mixes/mix.entity';
 import { NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB } from '../platform/blobs/blobFields';
 
 export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';

@@ -3,7 +3,9 @@ import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
 import { BuiltInEngine, type RenderRequest } from '@urbild/engine';
 import { randomUUID } from 'crypto';
-import type { MixState, Quality } from '../mixes/mix.entity';
+import type { MixState, Start } from '@urbild/core';
+import type { Quality } from '../mixes/mix.entity';
+import { ReferenceEntity } from '../library/reference.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
@@ -56,7 +58,7 @@ export class TakeQueue {
   /** The request that a take of these settings would be rendered from. */
   async request(mix: MixState, quality: Quality, prompt?: string, seed?: number): Promise<RenderRequest> {
     const [sources, cast] = [await this.sources.of(mix.influences), await this.sources.names()];
-    const start = await this.sources.startOf(mix.settings.start);
+    const start = await this.startOf(mix.settings.start);
     return requestFor(mix, sources, { quality, prompt, seed, start }, cast);
   }
 
@@ -64,8 +66,18 @@ export class TakeQueue {
   async requests(states: readonly MixState[]): Promise<RequestMaker> {
     const influences = new Map(states.flatMap((s) => s.influences.map((i) => [i.id, i] as const)));
     const [sources, cast] = [await this.sources.of([...influences.values()]), await this.sources.names()];
-    const start = await this.sources.startOf(states[0]?.settings.start);
+    const start = await this.startOf(states[0]?.settings.start);
     return (state, quality) => requestFor(state, sources, { quality, start }, cast);
+  }
+
+  /** Hash of the picture that a mix starts from; undefined without one, or where it is gone. */
+  private async startOf(start: Start | undefined): Promise<string | undefined> {
+    if (!start) return undefined;
+    const found =
+      start.of === 'take'
+        ? await this.em.findOne(TakeEntity, { id: start.id })
+        : await this.em.findOne(ReferenceEntity, { id: start.id });
+    return found?.pictureHash ?? undefined;
   }
 
   /** Puts a take of a mix into the queue, or of settings that belong to none. */

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable, OnModuleInit } from '@nestjs/common';
 import sharp from 'sharp';
-import { blobUrl } from '../library/reference.dto';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { SourcesService } from '../mixes/sources.service';
 import { BlobStore } from '../platform/blobs/blobStore';
 import { CONFIG, type Config } from '../platform/config';
@@ -9,8 +9,10 @@ import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobCancelled, JobsService, type JobHandler } from '../platform/jobs/jobs.service';
-import type { MeasuredReference, WorkerProgress } from '../platform/workers/tasks';
-import { WorkersService, type RunningRender } from '../platform/workers/workers.service';
+import type { Running } from '../platform/workers/task';
+import { WorkersService } from '../platform/workers/workers.service';
+import { RENDER } from './takes.tasks';
+import type { MeasuredReference, RenderedTake, RenderProgressShown } from './tasks/render';
 import { endControls } from './endTakes';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue } from './takeQueue.service';
@@ -22,7 +24,7 @@ const CONTROL_PART = 0.3;
 @Injectable()
 export class TakeRenderer implements JobHandler, OnModuleInit {
   readonly concurrency: number;
-  private readonly running = new Map<string, RunningRender>();
+  private readonly running = new Map<string, Running<RenderedTake>>();
   /** Takes whose job is being done, and those among them that somebody has stopped. */
   private readonly active = new Set<string>();
   private readonly stopped = new Set<string>();
@@ -115,7 +117,8 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     from: number,
     to: number,
   ): Promise<void> {
-    const running = this.workers.render(
+    const running = this.workers.start(
+      RENDER,
       {
         request: target.origin.request,
         blobDir: this.blobs.dir,
@@ -124,7 +127,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
         controlFigures: control?.measurements?.figures,
         references: await this.measured(em, target),
       },
-      (p) => {
+      (p: RenderProgressShown) => {
         if (p.finished && target.id === watched)
           // should that fail, the picture comes with the result
           void this.pictured(em, target.id, p.finished).catch(() => undefined);
@@ -178,7 +181,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     }));
   }
 
-  private async tell(id: string, p: WorkerProgress, fraction: number): Promise<void> {
+  private async tell(id: string, p: RenderProgressShown, fraction: number): Promise<void> {
     const webp = await sharp(Buffer.from(p.rgba.buffer, p.rgba.byteOffset, p.rgba.byteLength), {
       raw: { width: p.width, height: p.height, channels: 4 },
     })

@@ -1,13 +1,13 @@
 import { EntityManager, type SqlEntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { MixEntity, type MixState, type Quality } from '../mixes/mix.entity';
+import type { MixState } from '@urbild/core';
+import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
-import { ShotEntity } from '../series/series.entity';
 import { dropTakes, endControls, oldDrafts } from './endTakes';
 import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
 import { TakeEntity, type Take } from './take.entity';
@@ -17,6 +17,8 @@ import { TakeRenderer } from './takeRenderer';
 /** Takes: asking for them, stopping them, keeping them. */
 @Injectable()
 export class TakesService {
+  private readonly kept: ((take: Take) => Promise<void>)[] = [];
+
   constructor(
     private readonly em: EntityManager,
     private readonly jobs: JobsService,
@@ -25,6 +27,11 @@ export class TakesService {
     private readonly queue: TakeQueue,
     private readonly versions: MixVersionsService,
   ) {}
+
+  /** Lets somebody who stands above take part in the keeping of a take, in the same transaction. */
+  whenKept(act: (take: Take) => Promise<void>): void {
+    this.kept.push(act);
+  }
 
   /** Finished takes that a reference, look or character had a part in, newest first. */
   async madeWith(id: string): Promise<TakeDto[]> {
@@ -135,19 +142,19 @@ export class TakesService {
     // what is kept is not rejected, and the other way round
     if (change.keeper) take.rejected = false;
     else if (change.rejected) take.keeper = false;
-    if (change.keeper && take.shotId) await this.onlyKeeper(take, take.shotId);
-    await this.em.flush();
+    await together(this.em, async () => {
+      if (change.keeper && take.shotId) await this.onlyKeeper(take, take.shotId);
+      if (change.keeper) for (const act of this.kept) await act(take);
+      await this.em.flush();
+    });
     this.events.publish({ type: 'take', id, status: take.status });
     return (await this.present([take]))[0];
   }
 
-  /** A shot has one keeper, and goes on with its keeper's seed. */
+  /** A shot has one keeper. */
   private async onlyKeeper(take: Take, shotId: string): Promise<void> {
     for (const other of await this.em.find(TakeEntity, { shotId, keeper: true, id: { $ne: take.id } }))
       other.keeper = false;
-    const shot = await this.em.findOne(ShotEntity, { id: shotId });
-    if (shot && shot.seed !== take.origin.request.seed) shot.seed = take.origin.request.seed;
-    if (shot) this.events.publish({ type: 'series', id: shot.seriesId });
   }
 
   async remove(id: string): Promise<void> {

@@ -10,9 +10,9 @@ import {
   type TraitSheet,
 } from '@urbild/core';
 import { figureFor, namedTraits } from '@urbild/engine';
-import { TakeEntity, type Take } from '../takes/take.entity';
-import { CastService } from './cast.service';
-import type { TraitTalliesDto } from './character.dto';
+import { CastService } from '../cast/cast.service';
+import type { TraitTalliesDto } from '../cast/character.dto';
+import { TakeEntity, type Take } from './take.entity';
 
 /** How many takes are counted, the newest. */
 const COUNTED = 60;

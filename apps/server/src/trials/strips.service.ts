@@ -1,8 +1,7 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { axisFault, cellsOf, stateOfShot } from '@urbild/core';
+import { axisFault, cellsOf, stateOfShot, type MixState } from '@urbild/core';
 import { randomUUID } from 'crypto';
-import type { MixState } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';

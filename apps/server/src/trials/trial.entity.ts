@@ -1,6 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Axis, ShotPlan, Targets, Trial } from '@urbild/core';
-import type { MixInfluence, MixState, Quality } from '../mixes/mix.entity';
+import type { Axis, MixInfluence, MixState, ShotPlan, Targets, Trial } from '@urbild/core';
+import type { Quality } from '../mixes/mix.entity';
 import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** A shot over which something is tried, as it was then. */

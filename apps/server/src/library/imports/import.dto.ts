@@ -1,9 +1,9 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn } from 'class-validator';
-import { blobUrl, ReferenceDto } from '../reference.dto';
-import { KINDS, type Kind } from '../reference.entity';
+import { ReferenceDto } from '../reference.dto';
+import { blobUrl } from '../../platform/blobs/blobUrl';
 import { IMPORT_STATES, type ImportFile, type ImportState } from './importFile.entity';
-import { IsId, Optional } from '../../platform/input/decorators';
+import { IsId } from '../../platform/input/decorators';
 
 export const DECISIONS = ['keep both', 'replace', 'skip'] as const;
 export type Decision = (typeof DECISIONS)[number];
@@ -32,12 +32,6 @@ export class DecideDto {
   @IsId({ each: true })
   ids!: string[];
   @ApiProperty({ enum: DECISIONS, enumName: 'Decision' }) @IsIn(DECISIONS) decision!: Decision;
-}
-
-/** A take that becomes a reference. */
-export class FromTakeDto {
-  @ApiProperty() @IsId() takeId!: string;
-  @ApiProperty({ enum: KINDS, enumName: 'Kind', required: false }) @Optional() @IsIn(KINDS) kind?: Kind;
 }
 
 /** The form in which a file on its way leaves the server. */

@@ -5,7 +5,7 @@ import { Problem } from '../../platform/problems/problem';
 import { fileNameOf, titleFrom } from '../fileNames';
 import { ImportFieldsDto } from '../reference.dto';
 import { KINDS } from '../reference.entity';
-import { DecideDto, FromTakeDto, ImportFileDto } from './import.dto';
+import { DecideDto, ImportFileDto } from './import.dto';
 import { ImportsService } from './imports.service';
 
 @ApiTags('library')
@@ -40,12 +40,6 @@ export class ImportsController {
     if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
     const { title = titleFrom(file.originalname), kind, id } = fields;
     return this.imports.take(file.path, { name: fileNameOf(file.originalname), title, kind, id });
-  }
-
-  @Post('from-take')
-  @ApiCreatedResponse({ type: ImportFileDto })
-  takeOver(@Body() wish: FromTakeDto): Promise<ImportFileDto> {
-    return this.imports.takeOver(wish);
   }
 
   /** What to do with doubles: keep both, replace what is there by a new version, or skip. */

@@ -10,14 +10,15 @@ import { EventsService } from '../../platform/events/events.service';
 import type { Job } from '../../platform/jobs/job.entity';
 import { JobsService, type JobHandler } from '../../platform/jobs/jobs.service';
 import { Problem } from '../../platform/problems/problem';
-import type { IngestResult } from '../../platform/workers/tasks';
-import { TaskFailed, WorkersService } from '../../platform/workers/workers.service';
-import { TakeEntity } from '../../takes/take.entity';
+import { INGEST } from '../library.tasks';
+import type { IngestResult } from '../tasks/ingest';
+import { TaskFailed } from '../../platform/workers/task';
+import { WorkersService } from '../../platform/workers/workers.service';
 import { CatalogueService } from '../catalogue/catalogue.service';
 import { LibraryService, type KeptHashes } from '../library.service';
 import { PreparationService } from '../preparation/preparation.service';
 import type { Kind } from '../reference.entity';
-import { toImportFileDto, type DecideDto, type Decision, type FromTakeDto, type ImportFileDto } from './import.dto';
+import { toImportFileDto, type DecideDto, type Decision, type ImportFileDto } from './import.dto';
 import { ImportFileEntity, type ImportFile } from './importFile.entity';
 
 /** How many files the panel lists. */
@@ -71,12 +72,9 @@ export class ImportsService implements JobHandler, OnModuleInit {
     }
   }
 
-  /** Makes a reference of a finished take, by the same way as a file. */
-  async takeOver({ takeId, kind }: FromTakeDto): Promise<ImportFileDto> {
-    const take = await this.em.findOne(TakeEntity, { id: takeId, deletedAt: null });
-    if (!take?.pictureHash) throw Problem.notFound('A finished take with this id');
-    const words = take.origin.request.prompt.slice(0, 80) || 'A take';
-    return this.enqueue(take.pictureHash, { name: words, title: words, kind });
+  /** Makes a reference of a picture that the studio has already, by the same way as a file. */
+  takeOver(hash: string, about: NewImport): Promise<ImportFileDto> {
+    return this.enqueue(hash, about);
   }
 
   /** All files that are not cleared from the list, in the order in which they came. */
@@ -114,7 +112,7 @@ export class ImportsService implements JobHandler, OnModuleInit {
     const { id, hash, title, twinId } = file;
     const kind = file.kind ?? undefined;
     try {
-      const read = await this.workers.ingest({ file: blobPath(this.blobs.dir, hash), of: kind });
+      const read = await this.workers.run(INGEST, { file: blobPath(this.blobs.dir, hash), of: kind });
       const done = (referenceId: string, em: Manager) =>
         em.nativeUpdate(ImportFileEntity, { id }, { state: 'done', referenceId });
       if (decision === 'replace' && twinId) await this.preparation.redraw(twinId, hash, read, (em) => done(twinId, em));
@@ -188,7 +186,7 @@ export class ImportsService implements JobHandler, OnModuleInit {
     if (await this.isThere(file, em)) return this.ask(file, em);
     let read: IngestResult;
     try {
-      read = await this.workers.ingest({ file: blobPath(this.blobs.dir, file.hash), of: file.kind ?? undefined });
+      read = await this.workers.run(INGEST, { file: blobPath(this.blobs.dir, file.hash), of: file.kind ?? undefined });
     } catch (error) {
       if (!(error instanceof TaskFailed)) throw error;
       file.state = 'refused';

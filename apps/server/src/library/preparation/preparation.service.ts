@@ -8,11 +8,14 @@ import { EventsService } from '../../platform/events/events.service';
 import { JobsService } from '../../platform/jobs/jobs.service';
 import { Problem } from '../../platform/problems/problem';
 import { requireVersion } from '../../platform/versions';
-import type { GivesResult, IngestResult } from '../../platform/workers/tasks';
+import { GIVES, PREPARE, PROPOSE_FOCUS } from '../library.tasks';
+import type { GivesResult } from '../tasks/gives';
+import type { IngestResult } from '../tasks/ingest';
 import { WorkersService } from '../../platform/workers/workers.service';
 import { LibraryService } from '../library.service';
 import { measured, vectorsOf, versionHashes } from '../referenceFields';
-import { blobUrl, facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
+import { facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
+import { blobUrl } from '../../platform/blobs/blobUrl';
 import { ReferenceEntity, VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
 import type { CorrectDto, GivesDto, LayoutMapDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
 
@@ -111,7 +114,7 @@ export class PreparationService {
     reference.corrections = JSON.parse(JSON.stringify(next)) as typeof next;
     if (faces) {
       if (faces.length) reference.visionState = 'done';
-      const again = await this.workers.prepare(this.task(reference, reference.preparation));
+      const again = await this.workers.run(PREPARE, this.task(reference, reference.preparation));
       Object.assign(reference, { checks: [...again.checks], checkState: again.checkState });
     }
     await this.em.flush();
@@ -124,7 +127,10 @@ export class PreparationService {
     const r = await this.library.find(id);
     const g = await this.givesOf(r.pictureHash);
     const pathOf = (hash: string) => blobPath(this.blobs.dir, hash);
-    const read = await this.workers.proposeFocus(pathOf(r.sourceHash), pathOf(r.pictureHash));
+    const read = await this.workers.run(PROPOSE_FOCUS, {
+      source: pathOf(r.sourceHash),
+      picture: pathOf(r.pictureHash),
+    });
     const face = mainFace(facesOf(r) ?? []);
     return {
       pictureUrl: blobUrl(r.pictureHash),
@@ -153,7 +159,7 @@ export class PreparationService {
   private givesOf(pictureHash: string): Promise<GivesHashes> {
     let known = this.kept.get(pictureHash);
     if (!known) {
-      known = this.workers.gives(blobPath(this.blobs.dir, pictureHash)).then(async (g) => {
+      known = this.workers.run(GIVES, { picture: blobPath(this.blobs.dir, pictureHash) }).then(async (g) => {
         const [lines, depth, masses, shape] = await Promise.all(
           [g.lines, g.depth, g.masses, g.shape].map((b) => this.blobs.put(b)),
         );
@@ -189,7 +195,7 @@ export class PreparationService {
   ): Promise<void> {
     const before = Object.assign({ ...(await this.library.find(id)) }, file) as Reference;
     const preparation = wanted ?? before.preparation;
-    const made = await this.workers.prepare(this.task(before, preparation));
+    const made = await this.workers.run(PREPARE, this.task(before, preparation));
     const { pictureHash, thumbnailHash, descriptorsHash } = await this.library.keep(made, before.sourceHash);
     await together(this.em, async (em) => {
       const r = await em.findOneOrFail(ReferenceEntity, { id }, { refresh: true });

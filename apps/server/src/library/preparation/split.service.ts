@@ -6,6 +6,7 @@ import { WorkersService } from '../../platform/workers/workers.service';
 import type { ImportFileDto } from '../imports/import.dto';
 import { ImportsService } from '../imports/imports.service';
 import { LibraryService } from '../library.service';
+import { CROP } from '../library.tasks';
 
 /** Splits collages into their single pictures. */
 @Injectable()
@@ -20,7 +21,7 @@ export class SplitService {
   /** Throws an invalid {@link Problem} for a picture that is no collage. */
   async split(id: string): Promise<ImportFileDto[]> {
     const reference = await this.library.find(id);
-    const parts = await this.workers.crop(blobPath(this.blobs.dir, reference.sourceHash));
+    const parts = await this.workers.run(CROP, { picture: blobPath(this.blobs.dir, reference.sourceHash) });
     if (parts.length < 2)
       throw Problem.invalid([{ field: 'id', message: 'no gutters run through this picture: it cannot be split' }]);
     const out: ImportFileDto[] = [];

@@ -1,7 +1,13 @@
 import { splitCollage, type Box } from '@urbild/core';
 import sharp from 'sharp';
-import { measurable } from './decode';
-import type { CropTask } from './tasks';
+import { measurable } from '../../platform/pictures/decode';
+
+/** Crops parts out of a picture: PNG files. */
+export interface CropTask {
+  readonly picture: string;
+  /** The parts of a collage when absent. */
+  readonly boxes?: readonly Box[];
+}
 
 /** Cuts parts out of a picture. */
 export async function crop({ picture, boxes }: CropTask): Promise<Uint8Array[]> {

@@ -21,8 +21,8 @@ import {
   type PictureReading,
   type Swatch,
 } from '@urbild/core';
-import type { RowVectors } from '../../library/catalogue/catalogue';
-import type { CheckState, Kind } from '../../library/reference.entity';
+import type { RowVectors } from '../catalogue/catalogue';
+import type { CheckState, Kind } from '../reference.entity';
 
 /** All that is measured of a reference, once, and kept. */
 export interface ReferenceDescription {

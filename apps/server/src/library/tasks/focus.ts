@@ -1,7 +1,20 @@
-import { salientBox } from '@urbild/core';
+import { salientBox, type Box } from '@urbild/core';
 import sharp from 'sharp';
-import { measurable } from './decode';
-import type { FocusResult, FocusTask } from './tasks';
+import { measurable } from '../../platform/pictures/decode';
+
+/** Proposes a focus where no face was found, and tells the size of what the engine gets. */
+export interface FocusTask {
+  readonly source: string;
+  readonly picture: string;
+}
+
+export interface FocusResult {
+  readonly focus: Box;
+  readonly sourceWidth: number;
+  readonly sourceHeight: number;
+  readonly width: number;
+  readonly height: number;
+}
 
 /** Proposes a focus by what stands out in the source. */
 export async function proposeFocus({ source, picture }: FocusTask): Promise<FocusResult> {

@@ -3,9 +3,9 @@ import os from 'os';
 import path from 'path';
 import sharp from 'sharp';
 import { testPixels } from '../../test/studio';
-import { decode, isFailure } from './decode';
+import { decode, isFailure } from '../../platform/pictures/decode';
 import { readMetadata } from './metadata';
-import { Turns } from './turns';
+import { Turns } from '../../platform/workers/turns';
 import { readXmp } from './xmp';
 
 let dir: string;

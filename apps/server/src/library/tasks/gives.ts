@@ -1,7 +1,27 @@
-import { blurPlane, findHorizon, hexOf, planColours, resample, type Picture } from '@urbild/core';
+import { blurPlane, findHorizon, hexOf, planColours, resample, type NamedArea, type Picture } from '@urbild/core';
 import sharp from 'sharp';
-import { measurable } from './decode';
-import type { GivesResult, GivesTask } from './tasks';
+import { measurable } from '../../platform/pictures/decode';
+
+/** The pictures that stand for what a reference gives, on demand. */
+export interface GivesTask {
+  readonly picture: string;
+}
+
+export interface GivesResult {
+  /** PNG each. */
+  readonly lines: Uint8Array;
+  readonly depth: Uint8Array;
+  readonly masses: Uint8Array;
+  readonly shape: Uint8Array;
+  /** The picture is a line drawing already, so its lines are taken as they are. */
+  readonly isLineDrawing: boolean;
+  /** Two-valued enough to be a shape. */
+  readonly isShape: boolean;
+  readonly horizon: { readonly at: number; readonly confidence: number };
+  /** Part that lies in flat colours, and these with what they most likely stand for. */
+  readonly flat: number;
+  readonly planColours: readonly (NamedArea & { readonly part: number })[];
+}
 
 /** A plane 0..1 as a grey PNG. */
 const grey = (plane: Float32Array, width: number, height: number): Promise<Buffer> =>

@@ -1,6 +1,6 @@
 import exifr from 'exifr';
 import type sharp from 'sharp';
-import type { Metadata } from '../../library/reference.entity';
+import type { Metadata } from '../reference.entity';
 import { readXmp } from './xmp';
 
 type Fields = Record<string, unknown>;

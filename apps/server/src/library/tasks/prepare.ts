@@ -7,9 +7,23 @@ import {
   type Preparation,
 } from '@urbild/core';
 import sharp from 'sharp';
-import { encode, measurable, small, thumbnailOf } from './decode';
+import { encode, measurable, small, thumbnailOf } from '../../platform/pictures/decode';
 import { describeReference } from './describeReference';
-import type { PrepareResult, PrepareTask } from './tasks';
+import type { KnownOfPicture, ReferenceDescription } from './describeReference';
+
+/** Makes what the engine gets of a source picture, and measures that. */
+export interface PrepareTask {
+  /** Path of the source picture. */
+  readonly source: string;
+  readonly preparation: Preparation;
+  readonly known: KnownOfPicture;
+}
+
+export interface PrepareResult extends ReferenceDescription {
+  /** Absent when the source needs no change. */
+  readonly picture?: Uint8Array;
+  readonly thumbnail: Uint8Array;
+}
 
 interface Pixels {
   readonly data: Buffer;

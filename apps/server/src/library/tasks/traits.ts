@@ -1,7 +1,12 @@
-import { readTraits, type ReadTraits } from '@urbild/engine';
+import { readTraits, type FaceFrame, type ReadTraits } from '@urbild/engine';
 import sharp from 'sharp';
-import { measurable } from './decode';
-import type { TraitsTask } from './tasks';
+import { measurable } from '../../platform/pictures/decode';
+
+/** Reads the traits of whoever a picture shows. */
+export interface TraitsTask {
+  readonly picture: string;
+  readonly face?: FaceFrame;
+}
 
 /** A face may be a small part of a picture: it is read larger than all else. */
 const SIDE = 1024;

@@ -1,7 +1,12 @@
 import { coherenceOf, describePalette, describeStrokes, mannerOf, type Coherence, type LookSample } from '@urbild/core';
 import sharp from 'sharp';
-import { measurable } from './decode';
-import type { CoherenceTask } from './tasks';
+import { measurable } from '../../platform/pictures/decode';
+
+/** Compares the pictures of a look. */
+export interface CoherenceTask {
+  /** Paths of pictures. */
+  readonly pictures: readonly string[];
+}
 
 const kept = new Map<string, LookSample>();
 const KEPT = 400;

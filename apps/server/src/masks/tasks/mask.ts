@@ -1,6 +1,18 @@
 import sharp from 'sharp';
-import { decode, isFailure } from './decode';
-import type { MaskResult, MaskTask, TaskFailure } from './tasks';
+import { decode, isFailure } from '../../platform/pictures/decode';
+import type { TaskFailure } from '../../platform/workers/task';
+
+/** Reads a painted mask. */
+export interface MaskTask {
+  readonly file: string;
+}
+
+export interface MaskResult {
+  /** Grey PNG. */
+  readonly png: Uint8Array;
+  /** Part of the picture that is white, 0..1. */
+  readonly covers: number;
+}
 
 const MASK_SIDE = 1024;
 

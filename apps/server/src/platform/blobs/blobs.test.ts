@@ -9,6 +9,7 @@ import { blobsIn, sweep } from './bin';
 import { blobFields, NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB } from './blobFields';
 import { BlobStore, blobPath } from './blobStore';
 import { disk } from './disk';
+import { ENTITIES } from '../../entities';
 
 const openFiles = async () => (await readdir('/proc/self/fd')).length;
 const linux = process.platform === 'linux' ? test : test.skip;
@@ -162,7 +163,7 @@ describe('the bin', () => {
 
 describe('what names a blob', () => {
   test('every field called a hash says what it names', async () => {
-    const orm = await MikroORM.init(databaseOptions(':memory:'));
+    const orm = await MikroORM.init(databaseOptions(':memory:', ENTITIES));
     const said = [NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB];
     const silent = Object.values(orm.getMetadata().getAll()).flatMap((meta) =>
       meta.props

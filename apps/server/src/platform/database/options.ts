@@ -1,17 +1,7 @@
+import type { EntitySchema } from '@mikro-orm/core';
 import { BetterSqliteDriver, type Options } from '@mikro-orm/better-sqlite';
 import { Migrator } from '@mikro-orm/migrations';
 import path from 'path';
-import { CharacterEntity } from '../../cast/character.entity';
-import { ImportFileEntity } from '../../library/imports/importFile.entity';
-import { ReferenceEntity, VectorEntity } from '../../library/reference.entity';
-import { ShelfItemEntity } from '../../library/shelf/shelf.entity';
-import { LookEntity } from '../../looks/look.entity';
-import { MixEntity, MixVersionEntity } from '../../mixes/mix.entity';
-import { SequenceEntity } from '../../series/sequences/sequence.entity';
-import { SeriesEntity, ShotEntity } from '../../series/series.entity';
-import { TakeEntity } from '../../takes/take.entity';
-import { SolveEntity, StripEntity } from '../../trials/trial.entity';
-import { JobEntity } from '../jobs/job.entity';
 import { MIGRATIONS } from './migrations';
 
 /** The database file below a data folder. */
@@ -21,27 +11,11 @@ interface RawConnection {
   pragma(text: string): unknown;
 }
 
-/** MikroORM on one SQLite file: write-ahead log, foreign keys, and the migrations of this version. */
-export const databaseOptions = (file: string): Options => ({
+/** MikroORM on one SQLite file: these entities, write-ahead log, foreign keys, and the migrations of this version. */
+export const databaseOptions = (file: string, entities: readonly EntitySchema[]): Options => ({
   driver: BetterSqliteDriver,
   dbName: file,
-  entities: [
-    ReferenceEntity,
-    VectorEntity,
-    ImportFileEntity,
-    LookEntity,
-    CharacterEntity,
-    ShelfItemEntity,
-    MixEntity,
-    MixVersionEntity,
-    StripEntity,
-    SolveEntity,
-    TakeEntity,
-    SequenceEntity,
-    SeriesEntity,
-    ShotEntity,
-    JobEntity,
-  ],
+  entities: [...entities],
   extensions: [Migrator],
   migrations: { migrationsList: MIGRATIONS, snapshot: false, tableName: 'migration', silent: true },
   discovery: { warnWhenNoEntities: false },

@@ -6,13 +6,14 @@ import { databaseOptions } from '../database/options';
 import { together } from '../database/together';
 import { JobEntity, type Job } from './job.entity';
 import { JobCancelled, JobsService, type JobHandler } from './jobs.service';
+import { ENTITIES } from '../../entities';
 
 let folder: string;
 let orm: MikroORM;
 let jobs: JobsService;
 beforeEach(async () => {
   folder = await mkdtemp(path.join(os.tmpdir(), 'urbild-test-'));
-  orm = await MikroORM.init(databaseOptions(path.join(folder, 'x.sqlite')));
+  orm = await MikroORM.init(databaseOptions(path.join(folder, 'x.sqlite'), ENTITIES));
   await orm.getMigrator().up();
   jobs = new JobsService(orm);
 });

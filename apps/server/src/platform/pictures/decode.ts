@@ -2,7 +2,7 @@ import { pictureFromRgba, type Picture } from '@urbild/core';
 import { open } from 'fs/promises';
 import sharp from 'sharp';
 import { LIMITS } from '../config';
-import type { TaskFailure } from './tasks';
+import type { TaskFailure } from '../workers/task';
 
 /** Longest side of the picture that is kept beside the original. */
 export const PICTURE_SIDE = 2048;

@@ -1,8 +1,9 @@
-import { access, readFile } from 'fs/promises';
+import { access } from 'fs/promises';
 import path from 'path';
 import sharp from 'sharp';
 import { pathToFileURL } from 'url';
 import { parentPort } from 'worker_threads';
+import { filesOnly } from './filesOnly';
 
 /** A face as the models see it; points as parts of the picture. */
 export interface SeenFace {
@@ -59,14 +60,8 @@ const MODELS = ['blazeface', 'facemesh', 'iris', 'faceres', 'movenet-lightning']
 
 class Unavailable extends Error {}
 
-/** Node's fetch has no file: scheme, and the models lie in files. This thread reads files only: nothing in it reaches a network. */
-globalThis.fetch = (async (what: string | URL | Request) => {
-  const address = what instanceof Request ? what.url : String(what);
-  if (!address.startsWith('file:'))
-    throw new Error(`The vision models may not ask for ${address}: they read files only`);
-  const type = address.endsWith('.json') ? 'application/json' : 'application/octet-stream';
-  return new Response(new Uint8Array(await readFile(new URL(address))), { headers: { 'content-type': type } });
-}) as typeof fetch;
+// nothing in this thread reaches a network
+globalThis.fetch = filesOnly;
 
 /** The folder of an installed package; require.resolve does not reach packages whose exports map leaves out package.json. */
 async function folderOf(name: string): Promise<string> {

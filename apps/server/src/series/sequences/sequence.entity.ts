@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { FrameMove } from '@urbild/engine';
-import type { MixState, Quality } from '../../mixes/mix.entity';
+import type { MixState } from '@urbild/core';
+import type { Quality } from '../../mixes/mix.entity';
 import { NAMES_BLOBS_INSIDE } from '../../platform/blobs/blobFields';
 
 /** A short run of frames over one shot: all rendered freely, and once more held by one of them. */

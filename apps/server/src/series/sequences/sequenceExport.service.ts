@@ -3,6 +3,7 @@ import { BlobStore } from '../../platform/blobs/blobStore';
 import { WorkersService } from '../../platform/workers/workers.service';
 import { fileName, type MadeFile } from '../sendMade';
 import { SequencesService } from './sequences.service';
+import { SEQUENCE_EXPORT } from '../series.tasks';
 
 /** The forms in which a sequence can be handed over. */
 export const SEQUENCE_FORMS = ['apng', 'webp', 'zip'] as const;
@@ -27,7 +28,7 @@ export class SequenceExportService {
   async make(id: string, form: SequenceForm, rate: number): Promise<MadeFile> {
     const { name, files } = await this.sequences.files(id);
     const to = this.blobs.temporaryPath();
-    await this.workers.exportSequence({ form, to, files, rate });
+    await this.workers.run(SEQUENCE_EXPORT, { form, to, files, rate });
     const [type, ending] = TYPES[form];
     return { name: `${fileName(name)}.${ending}`, type, file: to };
   }

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { stateOfShot, timesSteadier, type Unsteadiness } from '@urbild/core';
 import { cameraWindow, figureFor, type FrameMove, type RenderRequest } from '@urbild/engine';
 import { createHash, randomUUID } from 'crypto';
-import { blobUrl } from '../../library/reference.dto';
+import { blobUrl } from '../../platform/blobs/blobUrl';
 import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
 import { together } from '../../platform/database/together';
 import { EventsService } from '../../platform/events/events.service';
@@ -16,6 +16,7 @@ import { SeriesPlanService } from '../seriesPlan.service';
 import { SeriesService } from '../series.service';
 import type { FrameDto, NewSequenceDto, SequenceDto, SteadinessDto } from './sequence.dto';
 import { SequenceEntity, type Sequence } from './sequence.entity';
+import { STEADINESS } from '../series.tasks';
 
 /** Sequences are rendered after whole shots: they are many pictures. */
 const PRIORITY = 4;
@@ -157,7 +158,7 @@ export class SequencesService {
     let result = this.measured.get(key);
     if (!result) {
       const n = takes.length;
-      result = this.workers.steadiness({
+      result = this.workers.run(STEADINESS, {
         files: hashes.map((h) => blobPath(this.blobs.dir, h)),
         windows: hashes.slice(1).map((_, k) => cameraWindow(move, momentOf(k, n), momentOf(k + 1, n))),
         traits: takes.map((t) => figureFor(t.measurements?.figures ?? [], {})?.traits ?? {}),

@@ -1,6 +1,6 @@
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
-import { animatedPng } from '../../platform/workers/apng';
+import { animatedPng } from '../tasks/apng';
 import { bringIn, newMix, openStudio, type TestStudio } from '../../test/studio';
 import type { SeriesDto } from '../series.dto';
 import type { SequenceDto, SteadinessDto } from './sequence.dto';

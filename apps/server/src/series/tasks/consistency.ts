@@ -14,7 +14,7 @@ import {
   type ShotFacts,
 } from '@urbild/core';
 import { readFile } from 'fs/promises';
-import path from 'path';
+import { blobPath } from '../../platform/blobs/blobStore';
 
 /** A shot as it is compared, its descriptors still in their blob. */
 export interface ComparedShot extends Omit<ShotFacts, 'picture'> {
@@ -25,7 +25,6 @@ export interface ComparedShot extends Omit<ShotFacts, 'picture'> {
 
 /** Compares the takes of a series with each other and with their controls. */
 export interface ConsistencyTask {
-  readonly kind: 'consistency';
   readonly blobDir: string;
   readonly takes: readonly ComparedShot[];
   readonly controls: readonly ComparedShot[];
@@ -49,7 +48,7 @@ export interface ConsistencyResult {
 /** Does a {@link ConsistencyTask}. */
 export async function consistency(task: ConsistencyTask): Promise<ConsistencyResult> {
   const read = async (hash: string): Promise<Descriptors> =>
-    decodeDescriptors(await readFile(path.join(task.blobDir, hash.slice(0, 2), hash)));
+    decodeDescriptors(await readFile(blobPath(task.blobDir, hash)));
   const facts = async (shot: ComparedShot): Promise<ShotFacts> => ({ ...shot, picture: await read(shot.descriptors) });
   const takes = await Promise.all(task.takes.map(facts));
   const controls = await Promise.all(task.controls.map(facts));

@@ -9,12 +9,11 @@ import {
 import { readFile, writeFile } from 'fs/promises';
 import sharp from 'sharp';
 import { animatedPng } from './apng';
-import { measurable } from './decode';
+import { measurable } from '../../platform/pictures/decode';
 import { zipTo } from './zip';
 
 /** Measures how much a sequence changes from frame to frame. */
 export interface SteadinessTask {
-  readonly kind: 'steadiness';
   readonly files: readonly string[];
   /** What of each frame stands where the next one is, in parts of its sides. */
   readonly windows: readonly PictureWindow[];
@@ -36,7 +35,6 @@ export async function steadiness({ files, windows, traits }: SteadinessTask): Pr
 
 /** Writes the frames of a sequence into one file. */
 export interface SequenceExportTask {
-  readonly kind: 'sequenceExport';
   readonly form: 'apng' | 'webp' | 'zip';
   readonly to: string;
   readonly files: readonly string[];

@@ -26,7 +26,6 @@ export interface SheetText {
 
 /** Writes the pictures of a series into one file. */
 export interface SeriesExportTask {
-  readonly kind: 'seriesExport';
   readonly form: 'zip' | 'pdf' | 'png';
   readonly to: string;
   readonly pictures: readonly SheetPicture[];

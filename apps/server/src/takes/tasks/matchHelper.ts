@@ -1,7 +1,7 @@
 import type { MatchHelper, RegionTask } from '@urbild/engine';
 import path from 'path';
 import { Worker } from 'worker_threads';
-import { workerOptions } from './threads';
+import { workerOptions } from '../../platform/workers/threads';
 
 /** States of a task that a helper does. */
 export const HELPED = { running: 0, done: 1, failed: 2, stopped: 3 } as const;

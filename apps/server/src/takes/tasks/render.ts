@@ -12,24 +12,74 @@ import {
   type Arrival,
   type Descriptors,
   type Picture,
+  type TextSpan,
   type Unasked,
+  type UnderstoodSpan,
 } from '@urbild/core';
 import {
   BuiltInEngine,
   figureDistances,
-  paintStage,
   RenderStopped,
   skyOf,
+  type InfluenceRemark,
   type Raster,
+  type RenderedFigure,
+  type RenderRequest,
   type RenderResult,
+  type ShareRecord,
 } from '@urbild/engine';
-import { understand } from '@urbild/core';
 import { readFile } from 'fs/promises';
 import sharp from 'sharp';
-import { blobPath } from '../blobs/blobStore';
-import { measurable, thumbnailOf } from './decode';
+import { blobPath } from '../../platform/blobs/blobStore';
+import { measurable, thumbnailOf } from '../../platform/pictures/decode';
 import { HelperThread } from './matchHelper';
-import type { PaintTask, RenderTask, RenderTaskResult, TaskFailure, WorkerProgress } from './tasks';
+import { encodePng } from '../../platform/pictures/encodePng';
+import type { Stoppable, TaskFailure } from '../../platform/workers/task';
+
+/** A reference as it is measured against. */
+export interface MeasuredReference {
+  readonly influence: string;
+  /** Hashes of the descriptors of its pictures, with their parts of the weight. */
+  readonly pictures: readonly { readonly descriptors: string; readonly weight: number }[];
+}
+
+export interface RenderTask extends Stoppable {
+  readonly request: RenderRequest;
+  readonly blobDir: string;
+  /** Hash of the control's descriptors; absent for a control itself. */
+  readonly control?: string;
+  /** Hash of the control's picture; absent where nobody wants to know what came unasked. */
+  readonly controlPicture?: string;
+  /** Who was in the control. */
+  readonly controlFigures?: readonly RenderedFigure[];
+  readonly references: readonly MeasuredReference[];
+}
+
+export interface RenderedTake {
+  readonly picture: Uint8Array;
+  readonly thumbnail: Uint8Array;
+  readonly descriptors: Uint8Array;
+  readonly shares: readonly ShareRecord[];
+  readonly understood: readonly UnderstoodSpan[];
+  readonly unheard: readonly TextSpan[];
+  readonly timings: Readonly<Record<string, number>>;
+  readonly figures: readonly RenderedFigure[];
+  readonly remarks: readonly InfluenceRemark[];
+  readonly arrivals: Readonly<Record<string, Arrival>>;
+  readonly wordsKept?: number;
+  readonly unasked: readonly Unasked[];
+}
+
+/** What comes through the progress port. */
+export interface RenderProgressShown {
+  readonly fraction: number;
+  readonly step: string;
+  readonly width: number;
+  readonly height: number;
+  readonly rgba: Uint8ClampedArray;
+  /** The finished picture as PNG, before it is measured. */
+  readonly finished?: Uint8Array;
+}
 
 const ENGINE_SIDE = 1536;
 const KEPT_PICTURES = 16;
@@ -60,28 +110,15 @@ function pictureOf(dir: string, hash: string): Promise<Picture> {
   return picture;
 }
 
-const encodePng = ({ rgba, width, height }: Raster): Promise<Buffer> =>
-  sharp(Buffer.from(rgba.buffer, rgba.byteOffset, rgba.byteLength), { raw: { width, height, channels: 4 } })
-    .removeAlpha()
-    .png({ compressionLevel: 6 })
-    .toBuffer();
-
-/** Paints a plate of the demo world from words. */
-export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
-  const { width, height, seed, medium, palette } = task;
-  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, palette });
-  return { png: await encodePng(stage) };
-}
-
 /** A finished picture as it goes through the progress port: drafts whole, larger ones smaller. */
-function shown({ width, height, rgba }: Raster): Pick<WorkerProgress, 'width' | 'height' | 'rgba'> {
+function shown({ width, height, rgba }: Raster): Pick<RenderProgressShown, 'width' | 'height' | 'rgba'> {
   if (Math.max(width, height) <= SHOWN_SIDE) return { width, height, rgba };
   const small = resampleToLongSide(pictureFromRgba(rgba, width, height), SHOWN_SIDE);
   return { width: small.width, height: small.height, rgba: pictureToRgba(small) };
 }
 
 /** Renders a request, encodes and measures it. */
-export async function render(task: RenderTask): Promise<RenderTaskResult | TaskFailure> {
+export async function render(task: RenderTask): Promise<RenderedTake | TaskFailure> {
   const flag = new Int32Array(task.stop);
   const signal = {
     get aborted() {
@@ -89,7 +126,7 @@ export async function render(task: RenderTask): Promise<RenderTaskResult | TaskF
     },
   };
   let told = -Infinity;
-  const report = (p: WorkerProgress) => task.progress.postMessage(p);
+  const report = (p: RenderProgressShown) => task.progress.postMessage(p);
   alone = task.alone;
   try {
     const result = await engine.render(

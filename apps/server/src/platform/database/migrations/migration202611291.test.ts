@@ -1,8 +1,9 @@
 import { MikroORM } from '@mikro-orm/better-sqlite';
 import { databaseOptions } from '../options';
+import { ENTITIES } from '../../../entities';
 
 test('ghosts of older versions go: doubled jobs, takes without a job, controls that nobody waits for', async () => {
-  const orm = await MikroORM.init(databaseOptions(':memory:'));
+  const orm = await MikroORM.init(databaseOptions(':memory:', ENTITIES));
   const migrator = orm.getMigrator();
   await migrator.up({ to: '202611271-sequences' });
   const run = (sql: string, params: unknown[] = []) => orm.em.execute(sql, params, 'run');

@@ -1,0 +1,21 @@
+import { understand, type Medium } from '@urbild/core';
+import { paintStage } from '@urbild/engine';
+import { encodePng } from '../../platform/pictures/encodePng';
+
+/** Paints a plate from words alone; for the demo studio. */
+export interface PaintTask {
+  readonly prompt: string;
+  readonly medium: Medium;
+  /** A palette of the medium by name. */
+  readonly palette?: string;
+  readonly width: number;
+  readonly height: number;
+  readonly seed: number;
+}
+
+/** Paints a plate of the demo world from words. */
+export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
+  const { width, height, seed, medium, palette } = task;
+  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, palette });
+  return { png: await encodePng(stage) };
+}

@@ -1,0 +1,30 @@
+import { CharacterEntity } from './cast/character.entity';
+import { ImportFileEntity } from './library/imports/importFile.entity';
+import { ReferenceEntity, VectorEntity } from './library/reference.entity';
+import { ShelfItemEntity } from './library/shelf/shelf.entity';
+import { LookEntity } from './looks/look.entity';
+import { MixEntity, MixVersionEntity } from './mixes/mix.entity';
+import { JobEntity } from './platform/jobs/job.entity';
+import { SequenceEntity } from './series/sequences/sequence.entity';
+import { SeriesEntity, ShotEntity } from './series/series.entity';
+import { TakeEntity } from './takes/take.entity';
+import { SolveEntity, StripEntity } from './trials/trial.entity';
+
+/** Every entity of the studio, in the order of the capabilities. */
+export const ENTITIES = [
+  JobEntity,
+  ReferenceEntity,
+  VectorEntity,
+  ImportFileEntity,
+  ShelfItemEntity,
+  LookEntity,
+  CharacterEntity,
+  MixEntity,
+  MixVersionEntity,
+  TakeEntity,
+  SequenceEntity,
+  SeriesEntity,
+  ShotEntity,
+  StripEntity,
+  SolveEntity,
+];

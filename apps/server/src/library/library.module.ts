@@ -1,0 +1,18 @@
+import { Module } from '@nestjs/common';
+import { ImportsController } from './imports/imports.controller';
+import { LibraryController } from './library.controller';
+import { ShelfController } from './shelf/shelf.controller';
+import { CatalogueService } from './catalogue/catalogue.service';
+import { ImportsService } from './imports/imports.service';
+import { LibraryService } from './library.service';
+import { LookAtService } from './lookAt.service';
+import { PreparationService } from './preparation/preparation.service';
+import { SplitService } from './preparation/split.service';
+
+/** References: bringing in, describing, finding, preparing. */
+@Module({
+  controllers: [ImportsController, LibraryController, ShelfController],
+  providers: [CatalogueService, ImportsService, LibraryService, LookAtService, PreparationService, SplitService],
+  exports: [ImportsService, LibraryService],
+})
+export class LibraryModule {}

@@ -1,0 +1,25 @@
+import { Module } from '@nestjs/common';
+import { LibraryModule } from '../library/library.module';
+import { LooksModule } from '../looks/looks.module';
+import { CastModule } from '../cast/cast.module';
+import { MixesModule } from '../mixes/mixes.module';
+import { FromTakeController } from './fromTake.controller';
+import { SamplesController } from './samples.controller';
+import { TakesController } from './takes.controller';
+import { TallyController } from './tally.controller';
+import { GoOnService } from './goOn.service';
+import { InForceService } from './inForce.service';
+import { SamplesService } from './samples.service';
+import { TakeQueue } from './takeQueue.service';
+import { TakeRenderer } from './takeRenderer';
+import { TakesService } from './takes.service';
+import { TallyService } from './tally.service';
+
+/** Takes: rendering, measuring, keeping, going on. */
+@Module({
+  imports: [LibraryModule, LooksModule, CastModule, MixesModule],
+  controllers: [FromTakeController, SamplesController, TakesController, TallyController],
+  providers: [GoOnService, InForceService, SamplesService, TakeQueue, TakeRenderer, TakesService, TallyService],
+  exports: [SamplesService, TakeQueue, TakesService],
+})
+export class TakesModule {}
