@@ -4,7 +4,7 @@ import {
   strokeChange,
   timesSteadier,
   type ShotPlan,
-  type TrialState,
+  type MixState,
 } from '@urbild/core';
 import { cameraWindow, readRequest, type FrameMove } from '@urbild/engine';
 import { SeriesRig, type RigTake } from './seriesRig';
@@ -12,10 +12,10 @@ import { SeriesRig, type RigTake } from './seriesRig';
 const FRAMES = 24;
 const [WIDTH, HEIGHT] = [480, 320];
 
-const MIX: TrialState = {
+const MIX: MixState = {
   prompt: '',
   avoid: '',
-  settings: { seed: 1, balance: 1 },
+  settings: { aspect: '3:2', seed: 1, balance: 1 },
   influences: (
     [
       ['look', 'chalk', 0.8],

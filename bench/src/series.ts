@@ -7,20 +7,15 @@ import {
   type FallsOut,
   type ShotFacts,
   type ShotPlan,
-  type TrialInfluence,
-  type TrialState,
+  type MixInfluence,
+  type MixState,
 } from '@urbild/core';
 import { DEMO_PICTURES } from '../../apps/server/src/studio/demoContent';
 import { DEMO_SERIES } from '../../apps/server/src/studio/demoMix';
 import { DEMO_CAST } from '../../apps/server/src/studio/demoSheets';
 import { SeriesRig } from './seriesRig';
 
-const influence = (
-  id: string,
-  referenceId: string,
-  gives: TrialInfluence['gives'],
-  weight: number,
-): TrialInfluence => ({
+const influence = (id: string, referenceId: string, gives: MixInfluence['gives'], weight: number): MixInfluence => ({
   id,
   referenceId,
   gives,
@@ -32,10 +27,10 @@ const influence = (
 });
 
 /** A mix of one look and one character, with the weights of the demo series. */
-const mixOf = (look: string, who: string, weight = 1.1): TrialState => ({
+const mixOf = (look: string, who: string, weight = 1.1): MixState => ({
   prompt: '',
   avoid: '',
-  settings: { seed: 1, balance: 1 },
+  settings: { aspect: '3:2', seed: 1, balance: 1 },
   influences: [influence('look', look, 'look', 0.8), influence('who', who, 'character', weight)],
 });
 
@@ -126,7 +121,7 @@ const SERIES = 20;
 const SHOTS = 12;
 
 interface Judged {
-  readonly mix: TrialState;
+  readonly mix: MixState;
   readonly plans: readonly ShotPlan[];
   readonly spoiled: number;
 }

@@ -15,7 +15,7 @@ import {
   type ShotFacts,
   type ShotPlan,
   type TraitSheet,
-  type TrialState,
+  type MixState,
 } from '@urbild/core';
 import {
   BuiltInEngine,
@@ -106,13 +106,13 @@ export class SeriesRig {
     this.sources.set(id, { name, pictures: [this.paint(prompt, medium, seed)], sheet });
   }
 
-  nameOf(mix: TrialState, plan: ShotPlan, influence: string): string {
+  nameOf(mix: MixState, plan: ShotPlan, influence: string): string {
     const found = stateOfShot(mix, plan).influences.find((i) => i.id === influence);
     return (found && this.sources.get(found.referenceId)?.name) ?? influence;
   }
 
   /** What a shot is rendered from. */
-  request(mix: TrialState, plan: ShotPlan): RenderRequest {
+  request(mix: MixState, plan: ShotPlan): RenderRequest {
     const state = stateOfShot(mix, plan);
     return readRequest({
       prompt: state.prompt,
@@ -154,17 +154,17 @@ export class SeriesRig {
     return take;
   }
 
-  take(mix: TrialState, plan: ShotPlan): Promise<RigTake> {
+  take(mix: MixState, plan: ShotPlan): Promise<RigTake> {
     return this.render(this.request(mix, plan));
   }
 
   /** The same words and seed without influences. */
-  control(mix: TrialState, plan: ShotPlan): Promise<RigTake> {
+  control(mix: MixState, plan: ShotPlan): Promise<RigTake> {
     return this.render({ ...this.request(mix, plan), influences: [] });
   }
 
   /** The influences of a mix as they are judged. */
-  judged(mix: TrialState): JudgedInfluence[] {
+  judged(mix: MixState): JudgedInfluence[] {
     return mix.influences.map(({ id, gives, weight, referenceId }) => {
       const { name, sheet } = this.sources.get(referenceId)!;
       return { id, name, gives, weight, sheet };
@@ -172,7 +172,7 @@ export class SeriesRig {
   }
 
   /** The facts of a shot as the studio has them. */
-  async facts(mix: TrialState, plan: ShotPlan, asControl = false): Promise<ShotFacts> {
+  async facts(mix: MixState, plan: ShotPlan, asControl = false): Promise<ShotFacts> {
     const request = this.request(mix, plan);
     const control = await this.control(mix, plan);
     const take = asControl ? control : await this.render(request);

@@ -45,3 +45,5 @@ export async function ask<T>(answer: Promise<Answer<T>>): Promise<T> {
   const problem = (result.error ?? {}) as { detail?: string; current?: unknown };
   throw new ServerProblem(result.response.status, problem.detail ?? 'That did not work. Try again.', problem.current);
 }
+export type Look = Schemas['LookDto'];
+export type Character = Schemas['CharacterDto'];

@@ -6,10 +6,11 @@ import { changeDocument } from './changeDocument';
 import { characterDocument, characterFields, lookDocument, lookFields, withEdits } from './documents';
 import { keys } from './keys';
 import type { SaveQueue } from '../shared/save/saveQueue';
+import type { Character, Look } from './client';
 
-export type Look = Schemas['LookDto'];
+export type { Character, Look } from './client';
+
 export type LookReading = Schemas['LookReadingDto'];
-export type Character = Schemas['CharacterDto'];
 export type CharacterReading = Schemas['CharacterReadingDto'];
 export type Trait = Schemas['TraitDto'];
 export type Slot = Schemas['Slot'];

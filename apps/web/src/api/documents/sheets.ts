@@ -2,9 +2,8 @@ import type { QueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
 import { documentOf } from '../../shared/save/documents';
 import type { SaveQueue } from '../../shared/save/saveQueue';
-import { api, ask } from '../client';
+import { api, ask, type Character, type Look } from '../client';
 import { keys } from '../keys';
-import type { Character, Look } from '../sheets';
 import { inList, mirrored, portOf, storedOf } from './port';
 
 /** What of a look is edited on its sheet. */

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { round } from './influences';
+import { round } from './figures';
 
 interface NumberFieldProps {
   readonly label: string;

@@ -9,8 +9,9 @@ import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { useNotice } from '../../parts/notices';
 import { HUES } from '../../theme/kinds';
-import { percent, type Lookup } from './influences';
-import { NumberField } from './NumberField';
+import type { Lookup } from './lookup';
+import { percent } from '../forms/figures';
+import { NumberField } from '../forms/NumberField';
 
 interface Props {
   readonly mixId: string;

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { MixInfluence } from '../../api/client';
 import { useReferencesById } from '../../api/references';
 import { useCast, useLooks } from '../../api/sheets';
-import { lookupIn, type Lookup, type Source } from './influences';
+import { lookupIn, type Lookup, type Source } from './lookup';
 
 /** Names, signs and small pictures of everything that some influences stand for. */
 export function useSources(influences: readonly MixInfluence[]): Lookup {

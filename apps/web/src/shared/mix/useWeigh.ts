@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { api, ask, type Mix, type MixInfluence } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useNotice } from '../../parts/notices';
-import { newInfluence } from '../bench/influences';
+import { newInfluence } from './newInfluences';
 
 /** How many references go onto the bench at once. */
 const MOST = 12;

@@ -1,7 +1,7 @@
 import { Ban, Star } from 'lucide-react';
 import type { Take } from '../../api/client';
 import { useChangeTake } from '../../api/trials';
-import { useMarkKeys } from './useMarkKeys';
+import { useMarkKeys } from '../keys/useMarkKeys';
 
 /** What a person says of a take: keeper, rejected, rating, note; K, X and the digits do the same. */
 export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean }) {

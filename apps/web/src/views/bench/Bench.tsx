@@ -19,7 +19,7 @@ import { Settings } from './Settings';
 import { Tray, type TrayItem } from './Tray';
 import { useBenchMix } from './useBenchMix';
 import { useCarried } from './useCarried';
-import { useSources } from './useSources';
+import { useSources } from '../../shared/mix/useSources';
 
 interface Props {
   readonly stored: Mix;

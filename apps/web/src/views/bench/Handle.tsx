@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { clamp } from '@urbild/core';
-import { round } from './influences';
+import { round } from '../../shared/forms/figures';
 
 interface Props {
   readonly label: string;

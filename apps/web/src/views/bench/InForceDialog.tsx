@@ -2,9 +2,10 @@ import { Dialog } from 'radix-ui';
 import type { MixInfluence } from '../../api/client';
 import { useInForce } from '../../api/trials';
 import { KindSign } from '../../parts/KindSign';
-import { percent, type Lookup } from './influences';
+import type { Lookup } from '../../shared/mix/lookup';
+import { percent } from '../../shared/forms/figures';
 import type { Edited } from './useBenchMix';
-import { saidOf } from './words';
+import { saidOf } from '../../shared/mix/saidOf';
 import { DialogFrame } from '../../parts/DialogFrame';
 
 interface Props {

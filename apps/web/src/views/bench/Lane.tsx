@@ -3,7 +3,8 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { MixInfluence } from '../../api/client';
 import { HUES, type Hue } from '../../theme/kinds';
 import { Handle } from './Handle';
-import { percent, READY_SPANS, round } from './influences';
+import { READY_SPANS } from './influences';
+import { percent, round } from '../../shared/forms/figures';
 
 /** Height of a lane, and of the bar at weight 2, in px. */
 export const LANE = 44;

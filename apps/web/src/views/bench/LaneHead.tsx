@@ -7,7 +7,7 @@ import { KindSign } from '../../parts/KindSign';
 import type { Hue } from '../../theme/kinds';
 import { LANE } from './Lane';
 import { LaneSheet } from './LaneSheet';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../shared/forms/NumberField';
 
 interface Props {
   readonly influence: MixInfluence;

@@ -1,8 +1,10 @@
-import { IDENTITY_PARTS, READINGS, type Gives } from '@urbild/core';
+import { FILLS, give, IDENTITY_PARTS, INFLUENCE_SETTINGS, READINGS, type Gives } from '@urbild/core';
 import { Trash2 } from 'lucide-react';
 import type { MixInfluence } from '../../api/client';
-import { percent, READY_SPANS, round } from './influences';
-import { NumberField } from './NumberField';
+import { Tip } from '../../parts/Tip';
+import { READY_SPANS } from './influences';
+import { percent, round } from '../../shared/forms/figures';
+import { NumberField } from '../../shared/forms/NumberField';
 
 interface Props {
   readonly influence: MixInfluence;
@@ -14,8 +16,9 @@ interface Props {
   readonly onSolo: () => void;
 }
 
-/** Gives that lay strokes over a picture. */
-const PAINTS: ReadonlySet<Gives> = new Set(['look', 'everything']);
+/** True for a give that lays strokes over a picture. */
+const paints = (gives: Gives): boolean => !!give(gives).factors.surface;
+const { low: FINEST, high: COARSEST } = INFLUENCE_SETTINGS.motif.form as { low: number; high: number };
 const MOTIFS = [
   { motif: 0.6, name: 'finer' },
   { motif: 1, name: 'as they are' },
@@ -24,15 +27,19 @@ const MOTIFS = [
 
 /** Everything about one influence: what it gives, of whom, how it is read, where it pulls. */
 export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion, onSolo }: Props) {
-  const carriesIdentity = ['character', 'face', 'outfit'].includes(influence.gives);
+  const { parts, factors, choosesParts } = give(influence.gives);
+  // who gives a little of everything acts on whoever there is
+  const carriesIdentity = parts.length > 0 && factors.identity === 1;
   return (
     <div className="flex flex-col gap-3">
       <h3 className="font-title text-lg">{name}</h3>
       <Group title="It gives">
         {gives.map((g) => (
-          <Chip key={g} chosen={influence.gives === g} onClick={() => onChange({ gives: g })}>
-            {g}
-          </Chip>
+          <Tip key={g} text={give(g).says}>
+            <Chip chosen={influence.gives === g} onClick={() => onChange({ gives: g })}>
+              {g}
+            </Chip>
+          </Tip>
         ))}
       </Group>
       {carriesIdentity && (
@@ -56,7 +63,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
           />
         </label>
       )}
-      {influence.gives === 'character' && (
+      {choosesParts && (
         <Group title="It carries">
           {IDENTITY_PARTS.map((part) => {
             const carried = influence.parts ?? IDENTITY_PARTS;
@@ -79,14 +86,14 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
       )}
       {influence.gives === 'shape' && (
         <Group title="The picture fills">
-          {(['inside', 'around'] as const).map((fill) => (
+          {FILLS.map((fill) => (
             <Chip key={fill} chosen={(influence.fill ?? 'inside') === fill} onClick={() => onChange({ fill })}>
               {fill === 'inside' ? 'the shape' : 'what is around it'}
             </Chip>
           ))}
         </Group>
       )}
-      {PAINTS.has(influence.gives) && (
+      {paints(influence.gives) && (
         <Group title="Its strokes come out">
           {MOTIFS.map(({ motif, name }) => (
             <Chip
@@ -100,8 +107,8 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
           <NumberField
             label="Size of its strokes in percent"
             value={(influence.motif ?? 1) * 100}
-            min={50}
-            max={150}
+            min={FINEST * 100}
+            max={COARSEST * 100}
             step={5}
             digits={0}
             onSave={(v) => onChange({ motif: v === 100 ? undefined : round(v / 100) })}
@@ -178,15 +185,13 @@ function Group({ title, children }: { title: string; children: React.ReactNode }
 }
 
 /** One of several settings, as a button that stays pressed. */
-function Chip({ chosen, onClick, children }: { chosen: boolean; onClick: () => void; children: React.ReactNode }) {
+function Chip({ chosen, ...button }: { readonly chosen: boolean } & React.ComponentProps<'button'>) {
   return (
     <button
       type="button"
       aria-pressed={chosen}
-      onClick={onClick}
       className={`rounded-full border px-2.5 py-0.5 text-sm ${chosen ? 'border-ink bg-ink text-paper' : 'border-line hover:border-edge'}`}
-    >
-      {children}
-    </button>
+      {...button}
+    />
   );
 }

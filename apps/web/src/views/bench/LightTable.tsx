@@ -7,8 +7,8 @@ import type { Take } from '../../api/client';
 import { EmptyState } from '../../parts/EmptyState';
 import { Tip } from '../../parts/Tip';
 import { Filmstrip, FILTERS, type Filter } from './Filmstrip';
-import { useMarkKeys } from '../take/useMarkKeys';
-import { percent } from './influences';
+import { useMarkKeys } from '../../shared/keys/useMarkKeys';
+import { percent } from '../../shared/forms/figures';
 import { useLastPicture } from './lastPicture';
 
 interface Props {

@@ -3,7 +3,8 @@ import type { Take } from '../../api/client';
 import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { HUES, type Hue } from '../../theme/kinds';
-import { percent, type Lookup } from './influences';
+import type { Lookup } from '../../shared/mix/lookup';
+import { percent } from '../../shared/forms/figures';
 
 /** What arrived of every influence, how much of the words is left, and what should be known before rendering. */
 export function Readings({

@@ -1,7 +1,7 @@
 import type { MixSettings, Take } from '../../api/client';
 import { useReferencesById } from '../../api/references';
 import { useTake } from '../../api/sheets';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../shared/forms/NumberField';
 
 interface Props {
   readonly settings: MixSettings;

@@ -8,7 +8,7 @@ import { useCast, useLooks } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
 import { KINDS, type Hue } from '../../theme/kinds';
-import { characterInfluence, lookInfluence, newInfluence } from './influences';
+import { characterInfluence, lookInfluence, newInfluence } from '../../shared/mix/newInfluences';
 
 /** Something that can be dragged into the course. */
 export interface TrayItem {

@@ -3,7 +3,7 @@ import { Dialog } from 'radix-ui';
 import { useVersions, type MixVersion } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
-import { useSources } from './useSources';
+import { useSources } from '../../shared/mix/useSources';
 import type { Edited } from './useBenchMix';
 
 interface Props {

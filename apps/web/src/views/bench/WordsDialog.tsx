@@ -8,7 +8,7 @@ import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { KeptPhrases } from './KeptPhrases';
 import { phraseOf, replaced, usedBefore, withPhrase } from './words';
-import { Marked } from './WordsLane';
+import { Marked } from '../../shared/mix/Marked';
 import { WordWeights } from './WordWeights';
 
 interface Props {

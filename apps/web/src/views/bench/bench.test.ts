@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { CHANNELS, GIVES, sharesAt, type Influence } from '@urbild/core';
 import type { Mix, Reference, Take } from '../../api/client';
-import { alone, changed, lookupIn, moved, newInfluence, showsMix, warningsFor, type Source } from './influences';
+import { alone, changed, moved, showsMix, warningsFor } from './influences';
+import { lookupIn, type Source } from '../../shared/mix/lookup';
+import { newInfluence } from '../../shared/mix/newInfluences';
 import { sharesFor } from './shares';
 
 const reference = (kind: Reference['kind'], id = kind): Reference => ({ id, kind, title: `a ${kind}` }) as Reference;

@@ -1,47 +1,7 @@
-import { remarkWarnings, TYPED_MAX_WEIGHT, warningsOf, type Gives, type MixWarning } from '@urbild/core';
-import type { Mix, MixInfluence, Reference, Take } from '../../api/client';
-import type { Hue } from '../../theme/kinds';
-
-/** What a reference gives at first, by its kind, with the weight and span that people found to work. */
-const FIRST: Readonly<Record<Reference['kind'], Pick<MixInfluence, 'gives' | 'weight' | 'from' | 'to'>>> = {
-  style: { gives: 'look', weight: 0.8, from: 0, to: 1 },
-  image: { gives: 'everything', weight: 0.4, from: 0, to: 0.5 },
-  character: { gives: 'character', weight: 0.8, from: 0, to: 1 },
-  face: { gives: 'face', weight: 0.8, from: 0, to: 1 },
-};
-/** What a character gives where the engine cannot take characters. */
-const COLOURS_ONLY = { gives: 'palette', weight: 0.4, from: 0, to: 0.6 } as const;
-
-const newId = () => crypto.randomUUID().slice(0, 8);
-
-/** A new influence for a reference. */
-export const newInfluence = (reference: Reference): MixInfluence => ({
-  id: newId(),
-  referenceId: reference.id,
-  reading: 'normal',
-  on: true,
-  ...FIRST[reference.kind],
-});
-
-/** A new influence for a look: its surface and colours, a little less than full weight. */
-export const lookInfluence = (lookId: string): MixInfluence => ({
-  id: newId(),
-  of: 'look',
-  referenceId: lookId,
-  reading: 'normal',
-  on: true,
-  ...FIRST.style,
-});
-
-/** A new influence for a character at its usual weight; it gives what the engine can take of a character. */
-export const characterInfluence = (characterId: string, weight: number, able: readonly Gives[]): MixInfluence => ({
-  id: newId(),
-  of: 'character',
-  referenceId: characterId,
-  reading: 'normal',
-  on: true,
-  ...(able.includes('character') ? { gives: 'character' as const, weight, from: 0, to: 1 } : COLOURS_ONLY),
-});
+import { remarkWarnings, sameMix, TYPED_MAX_WEIGHT, warningsOf, type Gives, type MixWarning } from '@urbild/core';
+import type { Mix, MixInfluence, Take } from '../../api/client';
+import { round } from '../../shared/forms/figures';
+import type { Lookup } from '../../shared/mix/lookup';
 
 /**
  * A list with fields of one influence changed. Where it is one of several that are `chosen` and its weight changes, the others'
@@ -85,30 +45,6 @@ export const READY_SPANS = [
   { key: 'l', name: 'late', from: 0.5, to: 1 },
 ] as const;
 
-export const round = (x: number, digits = 2): number => Math.round(x * 10 ** digits) / 10 ** digits;
-export const percent = (x: number): string => `${Math.round(x * 100)} %`;
-
-/** What stands behind an influence, as it is shown. */
-export interface Source {
-  readonly name: string;
-  readonly hue: Hue;
-  readonly thumbnailUrl?: string;
-}
-
-/** Kinds and titles of the references of a mix, by influence id. */
-export interface Lookup {
-  readonly source: (influence: MixInfluence) => Source | undefined;
-  readonly name: (influence: MixInfluence) => string;
-  readonly hue: (influence: MixInfluence) => Hue;
-}
-
-/** A lookup over sources by their id. */
-export const lookupIn = (sources: ReadonlyMap<string, Source>): Lookup => ({
-  source: (i) => sources.get(i.referenceId),
-  name: (i) => sources.get(i.referenceId)?.name ?? 'A reference that was put away',
-  hue: (i) => sources.get(i.referenceId)?.hue ?? 'image',
-});
-
 /** All warnings of a mix, with the names of its references. */
 export function warningsFor(
   mix: Pick<Mix, 'influences' | 'settings'>,
@@ -129,45 +65,6 @@ export function warningsFor(
   ];
 }
 
-const FIELDS = [
-  'id',
-  'of',
-  'referenceId',
-  'gives',
-  'weight',
-  'from',
-  'to',
-  'reading',
-  'on',
-  'subject',
-  'fill',
-  'motif',
-] as const;
-const sameParts = (a: MixInfluence, b: MixInfluence) =>
-  (a.parts ?? []).join() === (b.parts ?? []).join() &&
-  (a.except ?? []).join() === (b.except ?? []).join() &&
-  JSON.stringify(a.region) === JSON.stringify(b.region);
-
-/** True if two lists of influences are the same, field by field. */
-const sameInfluences = (a: readonly MixInfluence[], b: readonly MixInfluence[]): boolean =>
-  a.length === b.length && a.every((x, i) => FIELDS.every((f) => x[f] === b[i][f]) && sameParts(x, b[i]));
-
-/** The settings that a picture shows besides seed and balance; what is not set is as usual. */
-const shown = (s: Mix['settings']): string =>
-  JSON.stringify([
-    s.start,
-    s.mask,
-    s.medium,
-    s.spread ?? 1,
-    s.strictness ?? 0.5,
-    s.ornateness ?? 0.5,
-    (s.emphases ?? []).filter((e) => e.weight !== 1),
-  ]);
-
 /** True if a take shows just the words, settings and influences of a mix. */
-export const showsMix = (take: Take, mix: Pick<Mix, 'prompt' | 'settings' | 'influences'>): boolean =>
-  take.prompt === mix.prompt &&
-  take.seed === mix.settings.seed &&
-  take.settings.balance === mix.settings.balance &&
-  shown(take.settings) === shown(mix.settings) &&
-  sameInfluences(take.influences, mix.influences);
+export const showsMix = (take: Take, mix: Pick<Mix, 'prompt' | 'avoid' | 'settings' | 'influences'>): boolean =>
+  sameMix({ ...take, settings: { ...take.settings, seed: take.seed } }, mix);

@@ -4,7 +4,7 @@ import { api, ask, type MixInfluence } from '../../api/client';
 import { useCast } from '../../api/sheets';
 import type { Carried } from '../../parts/carry';
 import { useNotice } from '../../parts/notices';
-import { characterInfluence, lookInfluence, newInfluence } from './influences';
+import { characterInfluence, lookInfluence, newInfluence } from '../../shared/mix/newInfluences';
 
 /** Adds what was dragged here from another window of the studio. */
 export function useCarried(

@@ -1,5 +1,6 @@
 import { understand } from '@urbild/core';
-import { phraseOf, replaced, saidOf, usedBefore, weighed, withPhrase, withWeight } from './words';
+import { phraseOf, replaced, usedBefore, weighed, withPhrase, withWeight } from './words';
+import { saidOf } from '../../shared/mix/saidOf';
 
 test('a word that is not known gives way to another where it stands', () => {
   const prompt = 'a hron and a hron in the marsh';

@@ -1,5 +1,5 @@
-import { weighable, understand, type Emphasis, type TextSpan } from '@urbild/core';
-import type { MixSettings, Take } from '../../api/client';
+import { understand, weighable, type Emphasis, type TextSpan } from '@urbild/core';
+import type { Take } from '../../api/client';
 
 const SHOWN = 8;
 
@@ -40,11 +40,4 @@ export function weighed(prompt: string, avoid: string, emphases: readonly Emphas
 export const withWeight = (emphases: readonly Emphasis[] = [], words: string, weight: number): Emphasis[] => [
   ...emphases.filter((e) => e.words.toLowerCase() !== words.toLowerCase()),
   ...(weight === 1 ? [] : [{ words, weight }]),
-];
-
-/** How the words are taken, in words, as far as it is not the usual way. */
-export const saidOf = ({ strictness = 0.5, ornateness = 0.5, emphases = [] }: MixSettings): string[] => [
-  ...(strictness === 0.5 ? [] : [`strictness ${strictness}`]),
-  ...(ornateness === 0.5 ? [] : [`ornateness ${ornateness}`]),
-  ...emphases.map((e) => `“${e.words}” counts ${e.weight}`),
 ];

@@ -8,11 +8,11 @@ import { useAct, useChangeCharacter, useCharacterReading, type Character, type S
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
 import { Slider } from '../../shared/forms/Slider';
-import { characterInfluence } from '../bench/influences';
-import { Editable } from '../library/About';
-import { useWeighInfluences } from '../library/useWeigh';
-import { AddPictures } from '../looks/AddPictures';
-import { MadeWith } from '../looks/LookSheet';
+import { characterInfluence } from '../../shared/mix/newInfluences';
+import { Editable } from '../../shared/forms/Editable';
+import { useWeighInfluences } from '../../shared/mix/useWeigh';
+import { AddPictures } from '../../shared/pictures/AddPictures';
+import { MadeWith } from '../../shared/pictures/MadeWith';
 import { TraitList } from './TraitList';
 import { TraitTally } from './TraitTally';
 

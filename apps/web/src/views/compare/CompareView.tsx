@@ -5,9 +5,9 @@ import { api, ask } from '../../api/client';
 import { keys } from '../../api/keys';
 import { COMPARE_MODES, CompareModes, ComparePictures, type CompareMode } from '../../parts/ComparePictures';
 import { EmptyState } from '../../parts/EmptyState';
-import { percent } from '../bench/influences';
-import { useSources } from '../bench/useSources';
-import { TakeMarks } from '../take/TakeMarks';
+import { percent } from '../../shared/forms/figures';
+import { useSources } from '../../shared/mix/useSources';
+import { TakeMarks } from '../../shared/pictures/TakeMarks';
 
 const MOST = 12;
 

@@ -12,7 +12,7 @@ import { useCast, useChangeCharacter, useChangeLook, useLooks } from '../../api/
 import { KindSign } from '../../parts/KindSign';
 import { useNotice } from '../../parts/notices';
 import type { Hue } from '../../theme/kinds';
-import { useWeigh } from './useWeigh';
+import { useWeigh } from '../../shared/mix/useWeigh';
 
 interface Dragged {
   readonly ids: readonly string[];

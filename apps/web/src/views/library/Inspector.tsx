@@ -8,7 +8,7 @@ import { Checks } from './Checks';
 import { EngineGets } from './EngineGets';
 import { FocusEditor } from './FocusEditor';
 import { KindChoice, Marks, ManyTags, RightsForm } from './SharedFields';
-import { useWeigh } from './useWeigh';
+import { useWeigh } from '../../shared/mix/useWeigh';
 
 interface Props {
   readonly ids: readonly string[];

@@ -5,8 +5,8 @@ import { keys } from '../../api/keys';
 import { useAct, useKeepers } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
-import { percent } from '../bench/influences';
-import { useSources } from '../bench/useSources';
+import { percent } from '../../shared/forms/figures';
+import { useSources } from '../../shared/mix/useSources';
 
 /** What worked: every take that was kept, with the mix that made it. Open one, swap one thing, go on. */
 export function KeepersView() {

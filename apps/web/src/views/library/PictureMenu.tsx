@@ -6,7 +6,7 @@ import { keys } from '../../api/keys';
 import { useChangeMany } from '../../api/references';
 import { useAct, useCast, useChangeCharacter, useChangeLook, useLooks } from '../../api/sheets';
 import { useLibraryState } from './useLibraryState';
-import { useWeigh } from './useWeigh';
+import { useWeigh } from '../../shared/mix/useWeigh';
 
 const item = 'cursor-default rounded-md px-3 py-1.5 outline-none data-highlighted:bg-shade';
 

@@ -18,7 +18,7 @@ import { KindSign } from '../../parts/KindSign';
 import { LargeLook } from './LargeLook';
 import { PictureMenu } from './PictureMenu';
 import { justify, type Row } from './rows';
-import { useWeigh } from './useWeigh';
+import { useWeigh } from '../../shared/mix/useWeigh';
 
 const GAP = 8;
 const ROW = 212;

@@ -3,16 +3,17 @@ import { useNavigate } from 'react-router';
 import { api, ask, type Reference } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useReferencesById } from '../../api/references';
-import { useAct, useChangeLook, useLookReading, useMadeWith, type Look } from '../../api/sheets';
+import { useAct, useChangeLook, useLookReading, type Look } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
 import { Slider } from '../../shared/forms/Slider';
-import { Editable } from '../library/About';
-import { useWeighInfluences } from '../library/useWeigh';
-import { lookInfluence } from '../bench/influences';
-import { AddPictures } from './AddPictures';
+import { Editable } from '../../shared/forms/Editable';
+import { useWeighInfluences } from '../../shared/mix/useWeigh';
+import { lookInfluence } from '../../shared/mix/newInfluences';
+import { AddPictures } from '../../shared/pictures/AddPictures';
 import { ClosenessMap } from './ClosenessMap';
 import { Sample } from './Sample';
+import { MadeWith } from '../../shared/pictures/MadeWith';
 
 /** The sheet of one look: its pictures with weights, palette, map, sample, and what was made with it. */
 export function LookSheet({ look }: { look: Look }) {
@@ -187,25 +188,6 @@ function LookPicture({
         </div>
       </div>
     </li>
-  );
-}
-
-/** What was made with something. */
-export function MadeWith({ id }: { id: string }) {
-  const { data: takes } = useMadeWith(id);
-  return (
-    <section>
-      <h2 className="mb-1 text-sm font-semibold text-muted">Made with it</h2>
-      {takes?.length ? (
-        <div className="grid grid-cols-3 gap-1">
-          {takes.slice(0, 9).map((t) => (
-            <img key={t.id} src={t.thumbnailUrl} alt={t.prompt} className="aspect-[3/2] w-full object-cover" />
-          ))}
-        </div>
-      ) : (
-        <p className="text-sm text-muted">Nothing yet.</p>
-      )}
-    </section>
   );
 }
 

@@ -9,7 +9,7 @@ import { inField } from '../../parts/inField';
 import { FrameStrip } from './FrameStrip';
 import { SteadinessList } from './SteadinessList';
 import { usePlayer } from './usePlayer';
-import { moveInWords } from './windows';
+import { moveInWords } from '../../shared/pictures/windows';
 
 const RATES = [4, 8, 12, 24];
 const EXPORTS = [

@@ -2,7 +2,7 @@ import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } f
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Consistency, MixInfluence, Shot } from '../../api/client';
-import type { Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
 import { DriftChart } from './DriftChart';
 import { fallOf, rowsOf, type Zoom } from './shots';
 import { ShotTile } from './ShotTile';

@@ -3,7 +3,8 @@ import { Line } from 'react-chartjs-2';
 import type { Consistency, MixInfluence, Shot } from '../../api/client';
 import { ARRIVAL_OPTIONS, arrivalCurve } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
-import { percent, type Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
+import { percent } from '../../shared/forms/figures';
 import { arrivalAt, fallOf, lead, usualBand } from './shots';
 
 Base.register(Filler);

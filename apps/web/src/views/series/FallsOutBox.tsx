@@ -1,7 +1,7 @@
 import type { FallsOut, Shot } from '../../api/client';
 import type { SeriesActs } from '../../api/series';
 import { Button } from '../../parts/Button';
-import { percent } from '../bench/influences';
+import { percent } from '../../shared/forms/figures';
 import { tries } from './shots';
 
 const WHAT = { identity: 'identity', look: 'the look', arrival: 'arrival' } as const;

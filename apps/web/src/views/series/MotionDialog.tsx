@@ -6,7 +6,7 @@ import { useNewSequence, type FrameMove, type NewSequence } from '../../api/sequ
 import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { ViewPicker } from './ViewPicker';
-import { WAYS, WHOLE } from './windows';
+import { WAYS, WHOLE } from '../../shared/pictures/windows';
 
 const COUNTS = [8, 12, 16, 24, 36, 48];
 

@@ -4,8 +4,9 @@ import { useState } from 'react';
 import type { MixInfluence, Reference, Shot } from '../../api/client';
 import type { OwnSettings as Own, SeriesActs } from '../../api/series';
 import { Button } from '../../parts/Button';
-import { newInfluence, type Lookup } from '../bench/influences';
-import { NumberField } from '../bench/NumberField';
+import type { Lookup } from '../../shared/mix/lookup';
+import { newInfluence } from '../../shared/mix/newInfluences';
+import { NumberField } from '../../shared/forms/NumberField';
 import { PickReference } from './PickReference';
 
 interface Props {

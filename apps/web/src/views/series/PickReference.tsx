@@ -1,16 +1,9 @@
+import { give, GIVES } from '@urbild/core';
 import { useState } from 'react';
 import type { MixInfluence, Reference } from '../../api/client';
 import { useReferencesById, useSearch } from '../../api/references';
 
-const FOR_A_SHOT: readonly MixInfluence['gives'][] = [
-  'layout',
-  'pose',
-  'shape',
-  'place',
-  'light',
-  'palette',
-  'everything',
-];
+const FOR_A_SHOT = GIVES.filter((g) => give(g).forShot);
 const SHOWN = 24;
 
 /** Finds a reference by words and says what it shall give. */

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { useSequences } from '../../api/sequences';
-import { moveInWords } from './windows';
+import { moveInWords } from '../../shared/pictures/windows';
 
 /** The sequences that were made of a shot. */
 export function SequencesOf({ seriesId, shotId }: { seriesId: string; shotId: string }) {

@@ -7,7 +7,7 @@ import { useVersions } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
-import type { Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
 import { clock } from './shots';
 
 interface Props {

@@ -12,7 +12,7 @@ import {
 } from '../../api/series';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
-import { useSources } from '../bench/useSources';
+import { useSources } from '../../shared/mix/useSources';
 import { ContactSheet } from './ContactSheet';
 import { DriftLegend } from './DriftChart';
 import { KeepersSheet } from './KeepersSheet';

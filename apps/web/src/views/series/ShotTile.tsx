@@ -2,7 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
 import type { FallsOut, Shot } from '../../api/client';
 import { useProgress } from '../../api/events';
-import { percent } from '../bench/influences';
+import { percent } from '../../shared/forms/figures';
 import { lead, tries, underWay } from './shots';
 
 interface Props {

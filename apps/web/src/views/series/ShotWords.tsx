@@ -2,7 +2,7 @@ import type { KeyboardEvent } from 'react';
 import type { Shot } from '../../api/client';
 import type { SeriesActs } from '../../api/series';
 import { TextField } from '../../shared/forms/TextField';
-import { Marked } from '../bench/WordsLane';
+import { Marked } from '../../shared/mix/Marked';
 
 const field = 'w-full rounded-lg border border-line bg-card px-2.5 py-1.5';
 

@@ -1,3 +1,4 @@
+import { give } from '@urbild/core';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { MixInfluence, Series } from '../../api/client';
@@ -6,7 +7,7 @@ import { useCast, useLooks } from '../../api/sheets';
 import type { SeriesActs, SourceKind } from '../../api/series';
 import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
-import type { Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
 
 interface Choice {
   readonly of: SourceKind;
@@ -33,7 +34,8 @@ export function SwapDialog({
   const [chosen, setChosen] = useState<Choice | undefined>(undefined);
   const { data: looks } = useLooks();
   const { data: cast } = useCast();
-  const identity = ['character', 'face', 'outfit'].includes(influence.gives);
+  const { parts, factors } = give(influence.gives);
+  const identity = parts.length > 0 && factors.identity === 1;
   const kind = identity
     ? influence.gives === 'face'
       ? 'face'

@@ -2,7 +2,7 @@ import type { Series, ShotTake } from '../../api/client';
 import { useProgress } from '../../api/events';
 import { useConsistency, type SeriesActs } from '../../api/series';
 import { Button } from '../../parts/Button';
-import { percent } from '../bench/influences';
+import { percent } from '../../shared/forms/figures';
 import { lead } from './shots';
 
 /** A swap that is tried: before and after of all shots, side by side, with how far the layouts were held. */

@@ -8,7 +8,8 @@ import { useAdopt, type Strip } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { useNotice } from '../../parts/notices';
-import { percent, type Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
+import { percent } from '../../shared/forms/figures';
 
 const STEPS = 5;
 

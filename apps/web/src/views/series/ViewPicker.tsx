@@ -1,6 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { FrameView } from '../../api/sequences';
-import { within } from './windows';
+import { within } from '../../shared/pictures/windows';
 
 interface Props {
   readonly picture: string | undefined;

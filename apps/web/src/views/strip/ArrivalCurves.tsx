@@ -2,7 +2,8 @@ import { Line } from 'react-chartjs-2';
 import type { MixInfluence, Take } from '../../api/client';
 import { arrivalCurve, ARRIVAL_OPTIONS } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
-import { percent, type Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
+import { percent } from '../../shared/forms/figures';
 import { curveOf } from './cells';
 
 interface Props {

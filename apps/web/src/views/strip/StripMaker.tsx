@@ -1,20 +1,11 @@
-import {
-  axisFault,
-  evenly,
-  GIVES,
-  leaveOneOut,
-  MOST_VALUES,
-  OF_INFLUENCE,
-  READINGS,
-  type AxisSetting,
-} from '@urbild/core';
+import { axisFault, axisKind, evenly, leaveOneOut, MOST_VALUES, type AxisSetting } from '@urbild/core';
 import { useState } from 'react';
 import type { Mix, Take } from '../../api/client';
 import { useCast, useLooks } from '../../api/sheets';
 import type { StripAxis } from '../../api/trials';
 import { Button } from '../../parts/Button';
-import type { Lookup } from '../bench/influences';
-import { AXIS_NAMES, firstAxis, numbersIn, rangeOf, settingsFor } from './axisForm';
+import type { Lookup } from '../../shared/mix/lookup';
+import { axisName, firstAxis, numbersIn, rangeOf, settingsFor } from './axisForm';
 import { SwapChoice } from './SwapChoice';
 
 const field = 'w-full rounded-lg border border-line bg-card px-2 py-1';
@@ -91,7 +82,7 @@ interface AxisProps {
 
 function AxisFields({ title, axis, mix, lookup, onChange }: AxisProps) {
   const { setting } = axis;
-  const ofInfluence = OF_INFLUENCE.has(setting);
+  const { ofInfluence } = axisKind(setting);
   const influences = (label: string, value: string | undefined, set: (id: string) => void) => (
     <select aria-label={label} className={field} value={value} onChange={(e) => set(e.target.value)}>
       {mix.influences.map((i) => (
@@ -114,7 +105,7 @@ function AxisFields({ title, axis, mix, lookup, onChange }: AxisProps) {
       >
         {settingsFor(mix).map((s) => (
           <option key={s} value={s}>
-            {AXIS_NAMES[s]}
+            {axisName(s)}
           </option>
         ))}
       </select>
@@ -130,11 +121,12 @@ function AxisFields({ title, axis, mix, lookup, onChange }: AxisProps) {
 
 function Values({ axis, mix, onChange }: Pick<AxisProps, 'axis' | 'mix' | 'onChange'>) {
   const { setting, values } = axis;
-  const range = rangeOf(setting);
-  if (setting === 'gives' || setting === 'reading')
+  const { form } = axisKind(setting);
+  const range = rangeOf(setting, mix);
+  if (form.kind === 'choice')
     return (
       <div className="flex flex-wrap gap-1">
-        {(setting === 'gives' ? GIVES : READINGS).map((v) => (
+        {form.values.map((v) => (
           <button
             key={v}
             type="button"
@@ -185,7 +177,7 @@ function Values({ axis, mix, onChange }: Pick<AxisProps, 'axis' | 'mix' | 'onCha
           className="w-24 rounded-lg border border-line bg-card px-1"
           value=""
           onChange={(e) => {
-            const [low, high] = setting === 'weight' ? [0, 1.2] : range;
+            const [low, high] = range;
             onChange({ ...axis, values: evenly(low, high, Number(e.target.value)) });
             const input = e.target.parentElement!.querySelector('input')!;
             input.value = evenly(low, high, Number(e.target.value)).join(', ');

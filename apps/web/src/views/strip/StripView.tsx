@@ -2,7 +2,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useMixes } from '../../api/queries';
 import { useNewStrip, useStrips, type Strip } from '../../api/trials';
 import { EmptyState } from '../../parts/EmptyState';
-import { useSources } from '../bench/useSources';
+import { useSources } from '../../shared/mix/useSources';
 import { titleOf } from './axisForm';
 import { StripMaker } from './StripMaker';
 import { StripTable } from './StripTable';

@@ -1,82 +1,36 @@
-import {
-  AXIS_SETTINGS,
-  evenly,
-  GIVES,
-  leaveOneOut,
-  OF_INFLUENCE,
-  READINGS,
-  type AxisSetting,
-  type TrialState,
-} from '@urbild/core';
+import { AXIS_SETTINGS, axisKind, canStep, type AxisSetting, type MixState } from '@urbild/core';
 import type { StripAxis } from '../../api/trials';
-import { percent, round } from '../bench/influences';
+import { percent, round } from '../../shared/forms/figures';
 
 /** How the settings of an axis are called where one is chosen. */
-export const AXIS_NAMES: Readonly<Record<AxisSetting, string>> = {
-  weight: 'weight',
-  from: 'start of the span',
-  to: 'end of the span',
-  gives: 'what it gives',
-  reading: 'how it is read',
-  swap: 'another in its place',
-  fade: 'from one to another',
-  without: 'leave one out',
-  balance: 'balance',
-  spread: 'spread',
-  strictness: 'strictness of the words',
-  ornateness: 'ornateness',
-  seed: 'seed',
-  change: 'change of the start picture',
-  words: 'the words',
-};
+export const axisName = (setting: AxisSetting): string => axisKind(setting).name;
 
 /** Settings that can be stepped through with a mix. */
-export const settingsFor = (state: TrialState): AxisSetting[] =>
-  AXIS_SETTINGS.filter((s) => {
-    if (s === 'change') return !!state.settings.start;
-    if (s === 'fade') return state.influences.length > 1;
-    return OF_INFLUENCE.has(s) || s === 'without' ? state.influences.length > 0 : true;
-  });
+export const settingsFor = (state: MixState): AxisSetting[] => AXIS_SETTINGS.filter((s) => canStep(s, state));
 
-/** The range that a number of a setting has, and the usual steps through it. */
-const RANGES: Partial<Record<AxisSetting, readonly [low: number, high: number]>> = {
-  weight: [0, 2],
-  from: [0, 1],
-  to: [0, 1],
-  fade: [0, 1],
-  balance: [0, 2],
-  spread: [0, 1],
-  strictness: [0, 1],
-  ornateness: [0, 1],
-  change: [0, 1],
-};
-export const rangeOf = (setting: AxisSetting): readonly [number, number] | undefined => RANGES[setting];
-
-/** An axis as it is first offered for a setting. */
-export function firstAxis(setting: AxisSetting, state: TrialState, influence = state.influences[0]?.id): StripAxis {
-  const range = RANGES[setting];
-  const own = OF_INFLUENCE.has(setting) ? { influence } : {};
-  if (setting === 'without') return toAxis(leaveOneOut(state));
-  if (setting === 'fade')
-    return { setting, ...own, other: state.influences.find((i) => i.id !== influence)?.id, values: evenly(0, 1, 5) };
-  if (setting === 'weight') return { setting, ...own, values: evenly(0, 1.2, 5) };
-  if (range) return { setting, ...own, values: evenly(range[0], range[1], 5) };
-  if (setting === 'seed')
-    return { setting, values: Array.from({ length: 5 }, (_, k) => (state.settings.seed + k) % 0x100000000) };
-  if (setting === 'gives')
-    return { setting, ...own, values: GIVES.filter((g) => g === 'look' || g === 'palette' || g === 'everything') };
-  if (setting === 'reading') return { setting, ...own, values: [...READINGS] };
-  if (setting === 'swap') {
-    const i = state.influences.find((one) => one.id === influence);
-    return { setting, ...own, values: i ? [`${i.of ?? 'reference'}:${i.referenceId}`] : [] };
-  }
-  return { setting, values: [state.prompt] };
+/** The lowest and highest of the steps that are offered for a setting whose values are numbers that any step may lie between. */
+export function rangeOf(setting: AxisSetting, state: MixState): readonly [number, number] | undefined {
+  const { form, offered } = axisKind(setting);
+  if (form.kind !== 'number') return undefined;
+  const steps = offered(state, state.influences[0]) as readonly number[];
+  return [Math.min(...steps), Math.max(...steps)];
 }
 
-const toAxis = ({ setting, values }: { setting: AxisSetting; values: readonly (number | string)[] }): StripAxis => ({
-  setting,
-  values: [...values],
-});
+/** An axis as it is first offered for a setting. */
+export function firstAxis(setting: AxisSetting, state: MixState, influence = state.influences[0]?.id): StripAxis {
+  const { ofInfluence, offered } = axisKind(setting);
+  const values = offered(
+    state,
+    state.influences.find((i) => i.id === influence),
+  );
+  const other = state.influences.find((i) => i.id !== influence)?.id;
+  return {
+    setting,
+    ...(ofInfluence ? { influence } : {}),
+    ...(setting === 'fade' ? { other } : {}),
+    values: [...values],
+  };
+}
 
 /** Numbers out of a line of text; what is no number is left out. */
 export const numbersIn = (text: string): number[] =>
@@ -87,32 +41,19 @@ export const numbersIn = (text: string): number[] =>
     .filter((v) => Number.isFinite(v));
 
 /** A value of an axis as its cell is labelled. `name` gives the name of an influence or of a picture by its id. */
-export function labelOf(axis: StripAxis, value: number | string, name: (id: string) => string): string {
-  switch (axis.setting) {
-    case 'from':
-    case 'to':
-    case 'fade':
-    case 'change':
-      return percent(value as number);
-    case 'weight':
-    case 'balance':
-    case 'spread':
-    case 'strictness':
-    case 'ornateness':
-      return round(value as number).toFixed(2);
-    case 'swap':
-      return name(String(value).split(':')[1]);
-    case 'without': {
-      const [influence, picture] = String(value).split('/');
-      return influence ? `without ${name(picture ?? influence)}` : 'the whole mix';
-    }
-    default:
-      return String(value);
+export function labelOf({ setting }: StripAxis, value: number | string, name: (id: string) => string): string {
+  if (setting === 'swap') return name(String(value).split(':')[1]);
+  if (setting === 'without') {
+    const [influence, picture] = String(value).split('/');
+    return influence ? `without ${name(picture ?? influence)}` : 'the whole mix';
   }
+  const { as } = axisKind(setting);
+  if (as === 'percent') return percent(value as number);
+  return as === 'number' ? round(value as number).toFixed(2) : String(value);
 }
 
 /** What an axis steps through, as a title. */
-export function titleOf(axis: StripAxis, name: (id: string) => string): string {
-  if (axis.setting === 'fade') return `${name(axis.influence!)} fades into ${name(axis.other!)}`;
-  return axis.influence ? `${name(axis.influence)}: ${AXIS_NAMES[axis.setting]}` : AXIS_NAMES[axis.setting];
+export function titleOf({ setting, influence, other }: StripAxis, name: (id: string) => string): string {
+  if (setting === 'fade') return `${name(influence!)} fades into ${name(other!)}`;
+  return influence ? `${name(influence)}: ${axisName(setting)}` : axisName(setting);
 }

@@ -1,13 +1,13 @@
-import type { TrialState } from '@urbild/core';
+import type { MixState } from '@urbild/core';
 import { axisFault } from '@urbild/core';
 import type { Take } from '../../api/client';
 import { firstAxis, labelOf, numbersIn, settingsFor, titleOf } from './axisForm';
 import { bestCell, curveOf, scoreOf } from './cells';
 
-const state: TrialState = {
+const state: MixState = {
   prompt: 'a mill',
   avoid: '',
-  settings: { seed: 0xffffffff, balance: 1 },
+  settings: { aspect: '3:2', seed: 0xffffffff, balance: 1 },
   influences: ['a', 'b'].map((id) => ({
     id,
     referenceId: `r${id}`,
@@ -35,7 +35,7 @@ test('what a mix does not have is not offered', () => {
     'words',
   ]);
   expect(settingsFor(state)).not.toContain('change');
-  const started = { ...state, settings: { ...state.settings, start: { of: 'take', id: 't', change: 0.5 } } };
+  const started = { ...state, settings: { ...state.settings, start: { of: 'take' as const, id: 't', change: 0.5 } } };
   expect(settingsFor(started)).toContain('change');
 });
 

@@ -2,7 +2,7 @@ import type { MixInfluence } from '../../api/client';
 import { useReferencesById } from '../../api/references';
 import { useCast, useLooks } from '../../api/sheets';
 import type { StripAxis } from '../../api/trials';
-import type { Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
 
 /** The name of an influence, or of a reference, look or character, by its id. */
 export function useNames(

@@ -1,7 +1,7 @@
 import { differences } from '@urbild/core';
 import { Link } from 'react-router';
 import type { Take } from '../../api/client';
-import type { Lookup } from '../bench/influences';
+import type { Lookup } from '../../shared/mix/lookup';
 
 /** Where it comes from and what went on from it. */
 export function Lineage({

@@ -1,7 +1,8 @@
 import type { MixInfluence, Take } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
-import { percent, type Lookup } from '../bench/influences';
-import { saidOf } from '../bench/words';
+import type { Lookup } from '../../shared/mix/lookup';
+import { percent } from '../../shared/forms/figures';
+import { saidOf } from '../../shared/mix/saidOf';
 
 /** Everything that made it. */
 export function MadeOf({ take, lookup }: { take: Take; lookup: Lookup }) {

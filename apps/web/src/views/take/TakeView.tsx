@@ -15,13 +15,13 @@ import {
   type ComparedPicture,
 } from '../../parts/ComparePictures';
 import { EmptyState } from '../../parts/EmptyState';
-import type { Lookup } from '../bench/influences';
-import { useSources } from '../bench/useSources';
+import type { Lookup } from '../../shared/mix/lookup';
+import { useSources } from '../../shared/mix/useSources';
 import { Lineage } from './Lineage';
 import { CameUnasked } from './CameUnasked';
 import { MadeOf } from './MadeOf';
 import { Onwards } from './Onwards';
-import { TakeMarks } from './TakeMarks';
+import { TakeMarks } from '../../shared/pictures/TakeMarks';
 
 /** One take, large: what made it, what it differs in from another, where it comes from and where it can go. */
 export function TakeView() {

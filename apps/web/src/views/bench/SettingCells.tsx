@@ -1,0 +1,119 @@
+import { SETTINGS, type AnySetting } from '@urbild/core';
+import { Dices } from 'lucide-react';
+import type { MixSettings } from '../../api/client';
+import { Tip } from '../../parts/Tip';
+import { NumberField } from '../../shared/forms/NumberField';
+
+const cell = 'flex min-w-0 items-center gap-2 rounded-lg border border-line bg-card px-2.5 py-1';
+
+interface CellProps<V> {
+  readonly setting: AnySetting;
+  readonly value: V;
+  readonly onSave: (value: V) => void;
+}
+
+const Label = ({ setting: { label, says } }: { setting: AnySetting }) => (
+  <Tip text={says}>
+    <span className="text-muted">{label}</span>
+  </Tip>
+);
+
+/** A number in tenths. */
+function NumberCell({ setting, value, onSave }: CellProps<number>) {
+  const { form, title } = setting;
+  if (form.kind !== 'number') return null;
+  return (
+    <div className={cell}>
+      <Label setting={setting} />
+      <NumberField
+        label={title}
+        value={value}
+        min={form.low}
+        max={form.high}
+        step={0.1}
+        digits={1}
+        onSave={onSave}
+        className="w-full text-right"
+      />
+    </div>
+  );
+}
+
+/** A whole number that is drawn by lot as often as it is typed: the seed. */
+function WholeCell({ setting, value, onSave }: CellProps<number>) {
+  const { form, title, label, says } = setting;
+  if (form.kind !== 'whole') return null;
+  return (
+    <div className={`${cell} gap-1`}>
+      <span className="text-muted">{label}</span>
+      <NumberField
+        label={title}
+        value={value}
+        min={form.low}
+        max={form.high}
+        step={1}
+        digits={0}
+        onSave={(v) => onSave(Math.round(v))}
+        className="w-full text-right"
+      />
+      <Tip text={says}>
+        <button
+          type="button"
+          aria-label={`Another ${label.toLowerCase()}`}
+          className="rounded p-0.5 text-muted hover:text-ink"
+          onClick={() => onSave(Math.floor(Math.random() * 10000))}
+        >
+          <Dices size={16} aria-hidden />
+        </button>
+      </Tip>
+    </div>
+  );
+}
+
+/** One of several words; nothing chosen is a choice of its own where the setting may be left out. */
+function ChoiceCell({ setting, value, onSave }: CellProps<string | undefined>) {
+  const { form, title, needed } = setting;
+  if (form.kind !== 'choice') return null;
+  return (
+    <label className={`${cell} ${needed ? '' : 'col-span-2'}`}>
+      <Label setting={setting} />
+      <select
+        aria-label={title}
+        className="figures min-w-0 flex-1 bg-transparent text-right"
+        value={value ?? ''}
+        onChange={(e) => onSave(e.target.value || undefined)}
+      >
+        {!needed && <option value="">as words and looks ask</option>}
+        {form.values.map((v) => (
+          <option key={v} value={v}>
+            {v.replace(':', ' : ')}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** A control for each declared setting of a mix; those that are made of parts have their own place. */
+export function SettingCells({
+  settings,
+  onChange,
+}: {
+  settings: MixSettings;
+  onChange: (settings: MixSettings) => void;
+}) {
+  return Object.entries<AnySetting>(SETTINGS).map(([name, setting]) => {
+    const value = (settings as Readonly<Record<string, unknown>>)[name] ?? (setting.usual as unknown);
+    const props = { setting, onSave: (next: unknown) => onChange({ ...settings, [name]: next } as MixSettings) };
+    switch (setting.form.kind) {
+      case 'number':
+        return <NumberCell key={name} {...props} value={value as number} />;
+      case 'whole':
+        return <WholeCell key={name} {...props} value={value as number} />;
+      case 'choice':
+        return <ChoiceCell key={name} {...props} value={value as string | undefined} />;
+      default:
+        return null;
+    }
+  });
+}
