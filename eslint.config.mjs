@@ -4,20 +4,73 @@ import hooks from 'eslint-plugin-react-hooks';
 import prettier from 'eslint-config-prettier';
 import globals from 'globals';
 
-/** The arrows of docs/architecture.md: which workspace may import which. */
-const arrows = (forbidden, why) => ({
-  'no-restricted-imports': [
-    'error',
-    {
-      patterns: [
-        { group: forbidden, message: why },
-        { group: ['@urbild/*/*'], message: 'import a package by its name only' },
-      ],
-    },
-  ],
-});
 const node = ['fs', 'fs/*', 'path', 'os', 'child_process', 'worker_threads', 'http', 'net', 'node:*'];
 const tests = ['**/*.test.ts', '**/*.test.tsx', '**/test/**'];
+
+/**
+ * The arrows of docs/architecture.md: what may not be imported, however it is asked for - as a value or a type, from a package or by a
+ * relative path, at the top or by import(). Tests may stand on anything.
+ */
+const arrows = (forbidden, why) => {
+  const patterns = [
+    { group: forbidden, message: why },
+    { group: ['@urbild/*/*'], message: 'import a package by its name only' },
+  ];
+  return {
+    'no-restricted-imports': ['error', { patterns }],
+    'no-restricted-syntax': [
+      'error',
+      { selector: 'ImportExpression', message: 'import() hides an arrow: import at the top' },
+      { selector: 'TSImportType', message: 'import type hides an arrow: import at the top' },
+    ],
+  };
+};
+
+/** The capabilities of the server in their order: each may import only what stands before it. */
+export const CAPABILITIES = [
+  'platform',
+  'masks',
+  'library',
+  'looks',
+  'cast',
+  'mixes',
+  'takes',
+  'series',
+  'trials',
+  'studio',
+];
+/** What stands above all of them and puts them together. */
+const ABOVE = ['app.module', 'application', 'entities', 'errands', 'main', 'openapi'];
+const server = ['@urbild/web', '@urbild/api', 'react*'];
+
+/** The views of the page: none imports another; what several need lies in shared/. */
+const VIEWS = ['bench', 'cast', 'compare', 'library', 'looks', 'sequence', 'series', 'strip', 'take'];
+const page = ['@urbild/engine', '@urbild/server', '@nestjs/*', '@napi-rs/*', 'sharp', ...node];
+const pageArrows = [
+  ...VIEWS.map((name) => ({
+    files: [`apps/web/src/views/${name}/**`],
+    ignores: tests,
+    rules: arrows(
+      [...page, ...VIEWS.filter((other) => other !== name).map((other) => `../${other}/*`)],
+      `${name} may not import another view: what both need lies in shared/`,
+    ),
+  })),
+  {
+    files: ['shared', 'parts', 'api', 'theme'].map((folder) => `apps/web/src/${folder}/**`),
+    ignores: tests,
+    rules: arrows([...page, '**/views/**'], 'what views stand on knows none of them'),
+  },
+];
+
+/** A rule for each capability: nothing that stands after it, nothing that puts all together. */
+const serverArrows = CAPABILITIES.map((name, k) => ({
+  files: [`apps/server/src/${name}/**`],
+  ignores: tests,
+  rules: arrows(
+    [...server, ...CAPABILITIES.slice(k + 1).map((later) => `**/${later}/**`), ...ABOVE.map((file) => `**/${file}`)],
+    `${name} may import only ${['itself', ...CAPABILITIES.slice(0, k)].join(', ')}`,
+  ),
+}));
 
 export default ts.config(
   { ignores: ['**/dist/', '**/node_modules/', 'data/', '**/*.generated.*', 'packages/*/kernel/', '**/*.tmp.ts'] },
@@ -42,8 +95,10 @@ export default ts.config(
   },
   {
     files: ['apps/server/src/**'],
-    rules: arrows(['@urbild/web', '@urbild/api', 'react*'], 'the server stands on engine and core'),
+    ignores: tests,
+    rules: arrows(server, 'the server stands on engine and core'),
   },
+  ...serverArrows,
   {
     files: ['apps/web/src/**/*.{ts,tsx}'],
     languageOptions: { globals: { ...globals.browser } },
@@ -52,12 +107,12 @@ export default ts.config(
       ...hooks.configs.recommended.rules,
       // there is no React Compiler here that such a library could be incompatible with
       'react-hooks/incompatible-library': 'off',
-      ...arrows(
-        ['@urbild/engine', '@urbild/server', '@nestjs/*', '@napi-rs/*', 'sharp', ...node],
-        'the interface stands on api and core',
-      ),
+      ...arrows(page, 'the interface stands on api and core'),
     },
   },
+  ...pageArrows,
+  // the page loads each view when it is opened
+  { files: ['apps/web/src/main.tsx', ...tests], rules: { 'no-restricted-syntax': 'off' } },
   {
     files: ['packages/api/src/**'],
     rules: arrows(

@@ -34,5 +34,6 @@ module.exports = {
     project('engine', 'packages/engine/src'),
     project('server', 'apps/server/src'),
     project('web', 'apps/web/src'),
+    project('house', 'scripts'),
   ],
 };
