@@ -130,3 +130,25 @@ describe('an animated PNG', () => {
     expect(() => animatedPng(frames, 8)).toThrow('Frame 2');
   });
 });
+
+describe('a camera without its windows', () => {
+  const view = { x: 0.5, y: 0.5, size: 1 };
+  // such a move was taken, and all its frames failed in the painter, which got places that are no numbers
+  test.each([
+    [[]],
+    [[[]]],
+    [{}],
+    [null],
+    [{ from: [], to: view }],
+    [{ from: [[]], to: view }],
+    [{ from: null, to: view }],
+    [{ to: view }],
+    [{ from: view, to: [] }],
+    [{ from: view }],
+    [{ from: view, to: { x: 0.5, y: 0.5 } }],
+    [{ from: view, to: { ...view, x: null } }],
+  ])('%j is refused before anything is rendered', async (camera) => {
+    const { detail } = await make({ move: { camera } }, 400);
+    expect(detail).toMatch(/camera/);
+  });
+});
