@@ -85,7 +85,7 @@ async function prepare(app: NestExpressApplication, config: Config): Promise<voi
   const problems = new ProblemFilter();
   // whoever serves the page's files takes every error for a missing file: these are answered before
   app.use(problems.beforeNest);
-  app.setGlobalPrefix('api/v1');
+  app.setGlobalPrefix('api/v1', { exclude: ['health', 'metrics'] });
   app.useGlobalFilters(problems);
   app.useGlobalPipes(
     new ValidationPipe({

@@ -90,6 +90,7 @@ export class BuiltInEngine implements Engine {
       rgba,
       labels: base.labels,
       shares: [...planSynthesis(request.influences, request.balance).log, ...base.log.filter((r) => r.part)],
+      applied: base.applied,
       understood: base.brief.understood,
       unheard: base.brief.unheard,
       remarks: base.remarks,

@@ -21,6 +21,10 @@ import { FOLDER_HOLD, FolderRelease } from './folder/folderRelease';
 import type { Hold } from './folder/lock';
 import { JobsController } from './jobs/jobs.controller';
 import { JobsService } from './jobs/jobs.service';
+import { HealthController } from './metrics/health.controller';
+import { MetricsController } from './metrics/metrics.controller';
+import { MetricsService } from './metrics/metrics.service';
+import { requestId } from './metrics/requestId';
 import { VisionService } from './vision/vision.service';
 import { WorkersService } from './workers/workers.service';
 
@@ -51,7 +55,12 @@ export class PlatformModule {
       global: true,
       imports: [
         LoggerModule.forRoot({
-          pinoHttp: { level: config.quiet ? 'silent' : 'warn', autoLogging: false, quietReqLogger: true },
+          pinoHttp: {
+            level: config.quiet ? 'silent' : 'warn',
+            autoLogging: false,
+            quietReqLogger: true,
+            genReqId: requestId,
+          },
           forRoutes: EVERYWHERE,
         }),
         MikroOrmModule.forRoot({
@@ -62,11 +71,19 @@ export class PlatformModule {
         uploads,
         ...pageOf(config),
       ],
-      controllers: [BackupController, BlobsController, EventsController, JobsController],
+      controllers: [
+        BackupController,
+        BlobsController,
+        EventsController,
+        HealthController,
+        JobsController,
+        MetricsController,
+      ],
       providers: [
         { provide: CONFIG, useValue: config },
         { provide: FOLDER_HOLD, useValue: hold },
         FolderRelease,
+        MetricsService,
         ...parts,
       ],
       exports: [CONFIG, FOLDER_HOLD, uploads, ...parts],
@@ -80,7 +97,7 @@ const pageOf = ({ webDir }: Config): DynamicModule[] =>
     ? [
         ServeStaticModule.forRoot({
           rootPath: webDir,
-          exclude: ['/api/{*path}'],
+          exclude: ['/api/{*path}', '/health', '/metrics'],
           serveStaticOptions: { setHeaders: cacheHeaders, fallthrough: true },
         }),
       ]

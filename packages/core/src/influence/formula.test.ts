@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import {
   channelsOf,
+  combinedSharesAt,
   divideWeight,
   envelope,
   gate,
   givesFactor,
   meanGate,
   meanShares,
+  partOfGive,
   partsOf,
   pullOf,
   shareAgainstNamedTrait,
@@ -222,4 +224,36 @@ test('a named trait counts as a pull of 1', () => {
 test('the weight of a look is divided over its pictures', () => {
   expect(divideWeight(0.9, [2, 1, 0])).toEqual([0.6, 0.3, 0]);
   expect(divideWeight(1, [0, 0])).toEqual([0, 0]);
+});
+
+describe('shares over all channels', () => {
+  test('and the words sum to 1 at every moment, and lie between the least and the most of the channels', () => {
+    fc.assert(
+      fc.property(mix, moment, (m, t) => {
+        const { influences, words, over } = combinedSharesAt(m, t);
+        expect(influences.reduce((a, b) => a + b, words)).toBeCloseTo(1, 9);
+        expect(over).toBeGreaterThanOrEqual(1);
+        const deciding = CHANNELS.filter((c) => envelope(c, t) > 0).map((c) => sharesAt(m, c, t).influences);
+        influences.forEach((share, i) => {
+          const all = deciding.map((one) => one[i]);
+          expect(share).toBeGreaterThanOrEqual(Math.min(1, ...all) * (all.length ? 1 : 0) - 1e-9);
+          expect(share).toBeLessThanOrEqual(Math.max(0, ...all) + 1e-9);
+        });
+      }),
+    );
+  });
+
+  test('count a channel as much as it is decided just then', () => {
+    const layout = look({ gives: 'layout' });
+    // at .2 layout and pose are half decided, identity and colour 1 - .2 / .7, surface a sixth
+    const parts = { layout: 0.5, pose: 0.5, identity: 1 - 0.2 / 0.7, colour: 1 - 0.2 / 0.7, surface: 1 / 6 };
+    const total = Object.values(parts).reduce((a, b) => a + b, 0);
+    expect(combinedSharesAt(mixOf([layout]), 0.2).influences[0]).toBeCloseTo(parts.layout / total, 9);
+  });
+});
+
+test('a share is a part of the most that its give has: .35 of the colour is half of the light, and more is never more than all', () => {
+  expect(partOfGive('light', 'colour', 0.35)).toBeCloseTo(0.5, 9);
+  expect(partOfGive('palette', 'colour', 0.35)).toBeCloseTo(0.35, 9);
+  expect(partOfGive('light', 'colour', 0.9)).toBe(1);
 });

@@ -24,6 +24,18 @@ export interface ShareRecord {
   readonly over: number;
 }
 
+/** A share at the moment in which it acted on a picture: what was really done, not what was planned. */
+export interface AppliedShare {
+  readonly channel: Channel;
+  /** Index into the request's influences. */
+  readonly influence: number;
+  /** 0..1; with several pictures of an influence, that of one of them. */
+  readonly share: number;
+  /** The part of the course, 0..1. */
+  readonly from: number;
+  readonly to: number;
+}
+
 /** Somebody in a rendered picture; places in parts of width and height. */
 export interface RenderedFigure {
   readonly kind: 'person' | 'creature';
@@ -64,6 +76,8 @@ export interface RenderResult extends Raster {
   readonly labels: Uint8Array;
   /** The shares that were used, by channel and part of the course. */
   readonly shares: readonly ShareRecord[];
+  /** Shares as they acted on the picture, outside of regions. */
+  readonly applied: readonly AppliedShare[];
   readonly understood: readonly UnderstoodSpan[];
   readonly unheard: readonly TextSpan[];
   /** What was found out about influences: that they did nothing, that a shape is no silhouette, and the like. */

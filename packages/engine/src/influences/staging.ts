@@ -15,6 +15,7 @@ import type { Stage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
 import type { RenderRequest, RequestInfluence, RequestPicture } from '../contract/request';
 import type { InfluenceRemark } from '../contract/result';
+import { apply } from '../synthesis/applied';
 import type { SynthesisPlan } from '../synthesis/plan';
 import { decideIdentities, sheetOf, type Identities } from './identity';
 import { environmentLike, mixLight } from './light';
@@ -88,7 +89,9 @@ export function directPainter(
   for (const p of loaded) {
     if (gives(p) !== 'light') continue;
     const share = partOfGive('light', 'colour', plan.colour[p.influence] * p.part);
-    if (share > 0) light = mixLight(light, environmentLike(p.picture, brief.season), share);
+    if (share <= 0) continue;
+    apply(plan, 'colour', p.influence, plan.colour[p.influence] * p.part);
+    light = mixLight(light, environmentLike(p.picture, brief.season), share);
   }
   const identities = decideIdentities(brief, { influences, balance: request.balance }, sheets);
   const remarks = [
@@ -118,6 +121,7 @@ function horizonHint(loaded: readonly LoadedPicture[], plan: SynthesisPlan): Pic
     if (pull <= 0) continue;
     const horizon = horizonOf(told, picture);
     if (!horizon) continue;
+    apply(plan, 'layout', influence, pull);
     share += pull * horizon.confidence;
     at += pull * horizon.confidence * horizon.at;
   }
@@ -166,16 +170,17 @@ function poseHint(
   plan: SynthesisPlan,
   empty: string[],
 ): Pick<LayoutHints, 'pose'> {
-  let best: { share: number; pose: NonNullable<ReturnType<typeof poseOf>> } | undefined;
+  let best: { share: number; influence: number; pose: NonNullable<ReturnType<typeof poseOf>> } | undefined;
   for (const { influence, part, told, picture } of loaded) {
     const share = plan.pose[influence] * part;
     if (share <= 0) continue;
     const pose = told.joints && poseOf(told.joints, picture.width / picture.height);
     if (!pose && influences[influence].gives === 'pose') empty.push(influences[influence].id);
     // two poses cannot be mixed into a third: the strongest one counts, as far as its own share goes
-    if (pose && share > (best?.share ?? 0)) best = { share, pose };
+    if (pose && share > (best?.share ?? 0)) best = { share, influence, pose };
   }
-  return best ? { pose: { ...best.pose, share: Math.min(1, best.share) } } : {};
+  if (!best) return {};
+  return { pose: { ...best.pose, share: Math.min(1, apply(plan, 'pose', best.influence, best.share)) } };
 }
 
 /** What is wrong with the shapes of a request at its size. */
@@ -209,6 +214,8 @@ export function stageChanges(
 ): ((picture: Picture) => Picture)[] {
   const { influences, width: w, height: h, seed, prompt } = request;
   const shareOf = (p: LoadedPicture, shares: readonly number[]) => shares[p.influence] * p.part;
+  const identityOf = (p: LoadedPicture) => apply(plan, 'identity', p.influence, shareOf(p, plan.identity));
+  const layoutOf = (p: LoadedPicture) => apply(plan, 'layout', p.influence, shareOf(p, plan.layout));
   const giving = (gives: string, shares: readonly number[]) =>
     loaded.filter((p) => influences[p.influence].gives === gives && shareOf(p, shares) > 0.005);
   const changes: ((picture: Picture) => Picture)[] = [];
@@ -218,14 +225,13 @@ export function stageChanges(
   const layouts = giving('layout', plan.layout);
   const masses = [...layouts.filter((p) => !p.told.layout), ...toned].map((p) => ({
     picture: p.picture,
-    share: shareOf(p, plan.layout),
+    share: layoutOf(p),
   }));
   // the same changes are made to the stage in another medium: what was painted there is what was painted at first
   const mapped = { ...stage, labels: stage.labels.slice(), shown: stage.labels, prompt, seed };
   for (const p of layouts) {
     const map = p.told.layout;
-    if (map)
-      changes.push((picture) => arrangeByMap(picture, mapped, map, p.picture, shareOf(p, plan.layout), checkpoint));
+    if (map) changes.push((picture) => arrangeByMap(picture, mapped, map, p.picture, layoutOf(p), checkpoint));
   }
   if (masses.length)
     changes.push((picture) =>
@@ -235,19 +241,17 @@ export function stageChanges(
     const person = p.told.joints ? subjectOf(p.picture, p.told) : undefined;
     const hold = holdOf(stage.labels, stage.figures, w, h);
     const backdrop = backdropOf(p.picture, w, h, hints.horizon?.at ?? 0.5, person);
-    changes.push((picture) => setBefore(picture, hold, backdrop, shareOf(p, plan.layout)));
+    changes.push((picture) => setBefore(picture, hold, backdrop, layoutOf(p)));
   }
   for (const p of giving('thing', plan.identity)) {
     const found = subjectOf(p.picture, p.told);
     if (!found) continue;
     const cut = { picture: p.picture, alpha: subjectAlpha(p.picture, found.box), box: found.box };
-    changes.push((picture) => setThing(picture, stage.labels, cut, shareOf(p, plan.identity), stage.figures));
+    changes.push((picture) => setThing(picture, stage.labels, cut, identityOf(p), stage.figures));
   }
   for (const p of shapes.filter((one) => !toned.includes(one))) {
     const mask = silhouette(p.picture, w, h);
-    changes.push((picture) =>
-      fillShape(picture, mask, shareOf(p, plan.layout), influences[p.influence].fill === 'around'),
-    );
+    changes.push((picture) => fillShape(picture, mask, layoutOf(p), influences[p.influence].fill === 'around'));
   }
   return changes;
 }

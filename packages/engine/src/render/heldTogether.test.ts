@@ -1,4 +1,15 @@
-import { CHANNELS, envelope, GIVES, pictureFromRgba, Random, READINGS, sharesAt, type Channel } from '@urbild/core';
+import {
+  CHANNELS,
+  envelope,
+  GIVES,
+  pictureFromRgba,
+  Random,
+  READINGS,
+  sharesAt,
+  type Channel,
+  type Gives,
+  type Reading,
+} from '@urbild/core';
 import { BuiltInEngine } from '../engine';
 import { foreignReferences } from '../foreign';
 import { readRequest } from '../contract/readRequest';
@@ -27,12 +38,28 @@ function meanOfChart(
     : { influences: sums, words: 1 };
 }
 
-test('what the chart shows is what the take was made with, for 50 random mixes', async () => {
+/** What a reading leaves of a share: docs/engine.md. */
+function leftOf(reading: Reading, channel: Channel, from: number): number {
+  if (reading === 'hint') return channel === 'surface' || channel === 'layout' || channel === 'pose' ? 0 : 0.5;
+  return reading === 'loose' && channel === 'surface' && from >= 0.75 ? 0 : 1;
+}
+
+/** Channels on which an influence of one picture must have acted on a take, whatever the picture shows. */
+const MUST: Readonly<Partial<Record<Gives, readonly Channel[]>>> = {
+  look: ['colour', 'surface'],
+  palette: ['colour'],
+  light: ['colour'],
+  place: ['layout'],
+  everything: ['colour', 'surface'],
+};
+
+test('what the chart shows is what acted on the take, for 50 random mixes', async () => {
   const random = new Random(6);
   const engine = new BuiltInEngine();
   const references = foreignReferences().slice(0, 3);
   const pictures = references.map(({ picture: { rgba, width, height } }) => pictureFromRgba(rgba, width, height));
   const source = (content: string) => Promise.resolve(pictures[Number(content)]);
+  const seen = new Set<string>();
   for (let n = 0; n < 50; n++) {
     const [from, to] = [random.next(), random.next()].sort((a, b) => a - b);
     const request = readRequest({
@@ -52,12 +79,28 @@ test('what the chart shows is what the take was made with, for 50 random mixes',
         pictures: [{ content: String(k) }],
       })),
     });
-    const { shares } = await engine.render(request, source);
+    const { shares, applied } = await engine.render(request, source);
     for (const record of shares.filter((r) => !r.part)) {
       expect(CHANNELS).toContain(record.channel);
       const chart = meanOfChart(request, record.channel, record.from, record.to);
       record.influences.forEach((s, i) => expect(Math.abs(s - chart.influences[i])).toBeLessThan(1e-9));
       expect(Math.abs(record.words - chart.words)).toBeLessThan(1e-9);
     }
+    for (const { channel, influence, share, from: begin, to: end } of applied) {
+      const drawn = meanOfChart(request, channel, begin, end).influences[influence];
+      const { gives, reading } = request.influences[influence];
+      expect(Math.abs(share - drawn * leftOf(reading, channel, begin))).toBeLessThan(1e-9);
+      if (share > 0) seen.add(`${gives}: ${channel}`);
+    }
+    request.influences.forEach(({ gives, reading }, k) => {
+      for (const channel of MUST[gives] ?? []) {
+        const drawn = meanOfChart(request, channel, 0, 1).influences[k] * leftOf(reading, channel, 0);
+        if (drawn > 0.01)
+          expect(applied.some((a) => a.channel === channel && a.influence === k && a.share > 0)).toBe(true);
+      }
+    });
   }
+  expect([...seen]).toEqual(
+    expect.arrayContaining(Object.entries(MUST).flatMap(([g, all]) => all.map((c) => `${g}: ${c}`))),
+  );
 });

@@ -5,7 +5,7 @@ import { windowBetween } from '../frames/seenStage';
 import { shapeRemarks, stageChanges, type LoadedPicture } from '../influences/staging';
 import type { FigureRecord } from '../painter/stage/figureRecord';
 import type { RenderRequest } from '../contract/request';
-import type { InfluenceRemark, ShareRecord } from '../contract/result';
+import type { AppliedShare, InfluenceRemark, ShareRecord } from '../contract/result';
 import { planSynthesis, type SynthesisPlan } from '../synthesis/plan';
 import type { MatchHelper } from '../synthesis/halves';
 import { synthesise } from '../synthesis/synthesise';
@@ -39,6 +39,7 @@ export interface Pass {
   /** What is known of whoever the influences show, by id. */
   readonly sheets: ReadonlyMap<string, TraitSheet>;
   readonly log: readonly ShareRecord[];
+  readonly applied: readonly AppliedShare[];
   /** What was found out about influences. */
   readonly remarks: readonly InfluenceRemark[];
 }
@@ -85,6 +86,7 @@ export function renderPass(
     figures,
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
+    applied: plan.applied,
     remarks: [...direction.remarks, ...shapeRemarks(request, loaded)],
   };
   const laid = loaded.filter((p) => liesOver(plan, p.influence));

@@ -9,6 +9,7 @@ import { placesIn, regionWeightOf } from './places';
 import type { SynthesisPlan } from './plan';
 import { referenceLevel, type PreparedReference } from './reference';
 import type { Source } from './source';
+import { apply } from './applied';
 
 const SOFTNESS = 3;
 /** Prints larger than this, px, are searched less at their finest levels: what is carried up is fine enough there. */
@@ -47,7 +48,10 @@ export function matchLevels(
   plan.levels.forEach((levelPlan, l) => {
     const { width: w, height: h } = sizes[l];
     const wanted = resample(guide, w, h);
-    const weights = strokes.map((s) => levelPlan.surface[s.influence] * s.part);
+    const n = plan.levels.length;
+    const weights = strokes.map((s) =>
+      apply(plan, 'surface', s.influence, levelPlan.surface[s.influence] * s.part, { from: l / n, to: (l + 1) / n }),
+    );
     const total = weights.reduce((a, b) => a + b, 0);
     if (total <= 1e-6) {
       current = wanted;

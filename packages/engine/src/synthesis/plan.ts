@@ -1,5 +1,6 @@
 import { literalAt, meanShares, type Channel, type Influence, type Reading, type Weighing } from '@urbild/core';
 import type { ShareRecord } from '../contract/result';
+import type { AppliedLog } from './applied';
 
 /** An influence as the engine takes it: the formula's numbers, and how closely it is read. */
 export interface ReadInfluence extends Influence {
@@ -18,7 +19,7 @@ export interface LevelPlan {
 }
 
 /** Everything about a render that follows from the mix alone. */
-export interface SynthesisPlan {
+export interface SynthesisPlan extends AppliedLog {
   /** Per influence: share of the palette, whole course. */
   readonly colour: readonly number[];
   /** Sum of the pulls on the palette where it is above 1, else 1. */
@@ -33,7 +34,7 @@ export interface SynthesisPlan {
   readonly levels: readonly LevelPlan[];
   /** How much stage detail is given back at the end, 0..1. */
   readonly detail: number;
-  /** The shares by the formula, as they were used. */
+  /** The shares by the formula. */
   readonly log: readonly ShareRecord[];
 }
 
@@ -77,5 +78,16 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     };
   });
   const close = influences.some((i) => i.on && i.weight > 0 && i.reading === 'close');
-  return { colour, colourOver, layoutOver, layout, pose, identity, levels, detail: close ? 0.6 : 0.35, log };
+  return {
+    colour,
+    colourOver,
+    layoutOver,
+    layout,
+    pose,
+    identity,
+    levels,
+    detail: close ? 0.6 : 0.35,
+    log,
+    applied: [],
+  };
 }

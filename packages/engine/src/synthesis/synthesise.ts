@@ -26,6 +26,7 @@ import { planValues } from './valuePlan';
 import { matchTextureEnergy } from './textureEnergy';
 import { prepareReference } from './reference';
 import { stageMediumFor, type StageMedium } from './stageMedium';
+import { apply } from './applied';
 
 /** A picture of an influence, with its part of the influence's weight (parts of one influence sum to 1). */
 export interface ReferenceInput {
@@ -99,8 +100,13 @@ export function synthesise(input: SynthesisInput): Picture {
     return value;
   };
   const palette = sources
-    .map((s): PaletteShare => ({ reference: s.reference, share: plan.colour[s.influence] * s.part }))
+    .map((s): PaletteShare & { influence: number } => ({
+      reference: s.reference,
+      share: plan.colour[s.influence] * s.part,
+      influence: s.influence,
+    }))
     .filter((p) => p.share > 0);
+  for (const { influence, share } of palette) apply(plan, 'colour', influence, share);
   const figures = input.labels && holdMask(input.labels, stage.width, stage.height);
   const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
   const strengths = plan.levels.map((l) =>

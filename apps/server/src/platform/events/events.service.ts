@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { Subject, type Observable } from 'rxjs';
+import { defer, finalize, Subject, type Observable } from 'rxjs';
 
 /** What happens in the studio, as it is sent to everybody who looks. */
 export type StudioEvent =
@@ -33,10 +33,19 @@ export type StudioEvent =
 @Injectable()
 export class EventsService {
   private readonly subject = new Subject<StudioEvent>();
+  private listening = 0;
 
   /** All events from now on. */
   get stream(): Observable<StudioEvent> {
-    return this.subject.asObservable();
+    return defer(() => {
+      this.listening++;
+      return this.subject;
+    }).pipe(finalize(() => this.listening--));
+  }
+
+  /** How many streams listen just now. */
+  get listeners(): number {
+    return this.listening;
   }
 
   publish(event: StudioEvent): void {

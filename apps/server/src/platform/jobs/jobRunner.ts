@@ -30,6 +30,13 @@ const MAX_CRASHES = 3;
 const ROOM_LOOK = { first: 1_000, longest: 20_000 };
 const ASIDE = `The studio ended ${MAX_CRASHES} times while this was being done, so it was set aside. Everything else goes on; try it again when you like.`;
 
+/** How a job ended; one that is tried again has ended too. */
+export interface EndedJob {
+  readonly kind: string;
+  readonly outcome: 'done' | 'failed' | 'cancelled';
+  readonly milliseconds: number;
+}
+
 /** Thrown by a handler whose job somebody has cancelled. */
 export class JobCancelled extends Error {}
 
@@ -57,6 +64,7 @@ export class JobRunner {
   constructor(
     private readonly orm: MikroORM,
     private readonly handlers: ReadonlyMap<string, JobHandler>,
+    private readonly tell: (ended: EndedJob) => void = () => undefined,
   ) {}
 
   /** True while the queue waits because the disk is full. */
@@ -145,11 +153,16 @@ export class JobRunner {
 
   private async perform(job: Job): Promise<void> {
     const handler = this.handlers.get(job.kind)!;
+    const since = performance.now();
+    const told = (outcome: EndedJob['outcome']) =>
+      this.tell({ kind: job.kind, outcome, milliseconds: performance.now() - since });
     try {
       await handler.run(job, this.orm.em.fork());
     } catch (error) {
+      told(error instanceof JobCancelled ? 'cancelled' : 'failed');
       return this.ended(job, handler, error as Error);
     }
+    told('done');
     await this.stubbornly(() => this.finish(job, handler, 'done'));
     this.wait = ROOM_LOOK.first;
   }

@@ -3,7 +3,7 @@ import { Injectable, OnModuleDestroy } from '@nestjs/common';
 import { randomUUID } from 'crypto';
 import { together } from '../database/together';
 import { JobEntity, type Job, type JobState } from './job.entity';
-import { JobRunner, type JobHandler } from './jobRunner';
+import { JobRunner, type EndedJob, type JobHandler } from './jobRunner';
 
 export { JobCancelled, type JobHandler } from './jobRunner';
 
@@ -25,11 +25,17 @@ const ADD = `insert or ignore into job
 @Injectable()
 export class JobsService implements OnModuleDestroy {
   private readonly handlers = new Map<string, JobHandler>();
+  private readonly listeners: ((ended: EndedJob) => void)[] = [];
   private readonly runner: JobRunner;
   private sequence = Date.now() * 1000;
 
   constructor(private readonly orm: MikroORM) {
-    this.runner = new JobRunner(orm, this.handlers);
+    this.runner = new JobRunner(orm, this.handlers, (ended) => this.listeners.forEach((listen) => listen(ended)));
+  }
+
+  /** Tells of every job that has ended, and how long it took. */
+  whenEnded(listen: (ended: EndedJob) => void): void {
+    this.listeners.push(listen);
   }
 
   register(kind: string, handler: JobHandler): void {

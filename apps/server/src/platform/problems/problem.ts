@@ -11,6 +11,8 @@ export interface ProblemDocument {
   readonly status: number;
   readonly detail: string;
   readonly errors?: readonly FieldError[];
+  /** The id of the request, by which the log knows it too: `urn:request:...`. */
+  readonly instance?: string;
   /** The present state, where a write was based on an old one. */
   readonly current?: unknown;
 }

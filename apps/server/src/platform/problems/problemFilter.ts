@@ -2,6 +2,7 @@ import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger, Validatio
 import { OptimisticLockError } from '@mikro-orm/core';
 import type { NextFunction, Request, Response } from 'express';
 import { LIMITS } from '../config';
+import { REQUEST_ID } from '../metrics/requestId';
 import { isNoRoom } from '../room';
 import { Problem, type FieldError, type ProblemDocument } from './problem';
 
@@ -24,8 +25,10 @@ export class ProblemFilter implements ExceptionFilter {
       return;
     }
     const document = this.documentFor(error);
-    if (document.status === 500) this.logger.error(error);
-    response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
+    const id = response.getHeader(REQUEST_ID);
+    if (document.status === 500) this.logger.error({ err: error, request: id });
+    const said: ProblemDocument = typeof id === 'string' ? { ...document, instance: `urn:request:${id}` } : document;
+    response.status(document.status).type('application/problem+json').send(JSON.stringify(said));
   }
 
   private documentFor(error: unknown): ProblemDocument {
@@ -42,7 +45,7 @@ export class ProblemFilter implements ExceptionFilter {
       title: 'Something broke here',
       status: 500,
       detail:
-        'The studio made a mistake. What was saved before is safe; try again, and if it happens again, look into the log.',
+        'The studio made a mistake. What was saved before is safe; try again, and if it happens again, look into the log for the number of this request.',
     };
   }
 }

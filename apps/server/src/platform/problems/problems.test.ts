@@ -7,6 +7,7 @@ function answerTo(error: unknown): { status: number; type: string; document: Pro
   const sent = { status: 0, type: '', body: '' };
   const response = {
     headersSent: false,
+    getHeader: (name: string) => (name === 'x-request-id' ? 'seven' : undefined),
     status: (code: number) => ((sent.status = code), response),
     type: (name: string) => ((sent.type = name), response),
     send: (body: string) => ((sent.body = body), response),
@@ -36,6 +37,7 @@ test.each([
   expect(answer.type).toBe('application/problem+json');
   expect(answer.document).toMatchObject({ status, detail: expect.stringMatching(detail) });
   expect(answer.document.type).toMatch(/^urn:urbild:problem:/);
+  expect(answer.document.instance).toBe('urn:request:seven');
   expect(answer.document.title.length).toBeGreaterThan(3);
 });
 
