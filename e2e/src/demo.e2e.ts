@@ -1,15 +1,21 @@
-import { mkdir } from 'fs/promises';
+import { mkdir, mkdtemp } from 'fs/promises';
+import os from 'os';
 import path from 'path';
 import sharp from 'sharp';
 import { Browser } from './browser';
 import { ROOT, RunningStudio } from './studio';
 
-const SHOTS = path.join(ROOT, 'docs/screenshots');
+/** Where the pictures of the views go: beside the docs for `npm run screenshots`, else where nobody keeps them. */
+let shots: string;
 
 let studio: RunningStudio;
 let browser: Browser;
 beforeAll(async () => {
-  await mkdir(SHOTS, { recursive: true });
+  const { URBILD_SCREENSHOTS } = process.env;
+  shots = URBILD_SCREENSHOTS
+    ? path.join(ROOT, 'docs/screenshots')
+    : await mkdtemp(path.join(os.tmpdir(), 'urbild-shots-'));
+  await mkdir(shots, { recursive: true });
   studio = await RunningStudio.start({ demo: true });
   browser = await Browser.open();
 });
@@ -48,7 +54,7 @@ test('the year holds together: who is seen and how it is drawn', async () => {
   expect(closer.identity[0].times).toBeGreaterThan(2.5);
   expect(falls).toEqual([]);
   const sheet = Buffer.from(await (await fetch(`${studio.url}/api/v1/series/demo-series/export/png`)).arrayBuffer());
-  await sharp(sheet).resize(1600).jpeg({ quality: 82 }).toFile(path.join(SHOTS, 'twelve-months.jpg'));
+  await sharp(sheet).resize(1600).jpeg({ quality: 82 }).toFile(path.join(shots, 'twelve-months.jpg'));
 });
 
 /** Waits until every picture in sight is there, then keeps a screenshot. */
@@ -71,7 +77,7 @@ async function keep(
     ),
   );
   await new Promise((resolve) => setTimeout(resolve, 600));
-  await browser.screenshot(path.join(SHOTS, `${name}.png`));
+  await browser.screenshot(path.join(shots, `${name}.png`));
 }
 
 test('the main views are kept as pictures', async () => {
