@@ -75,7 +75,9 @@ function ChoiceCell({ setting, value, onSave }: CellProps<string | undefined>) {
   const { form, title, needed } = setting;
   if (form.kind !== 'choice') return null;
   return (
-    <label className={`${cell} ${needed ? '' : 'col-span-2'}`}>
+    <label
+      className={`flex min-w-0 items-center gap-1 rounded-lg border border-line bg-card py-1 pr-1 pl-2.5 ${needed ? '' : 'col-span-2'}`}
+    >
       <Label setting={setting} />
       <select
         aria-label={title}
@@ -83,10 +85,10 @@ function ChoiceCell({ setting, value, onSave }: CellProps<string | undefined>) {
         value={value ?? ''}
         onChange={(e) => onSave(e.target.value || undefined)}
       >
-        {!needed && <option value="">as words and looks ask</option>}
+        {!needed && <option value="">as words and looks</option>}
         {form.values.map((v) => (
           <option key={v} value={v}>
-            {v.replace(':', ' : ')}
+            {v}
           </option>
         ))}
       </select>

@@ -26,7 +26,7 @@ export function Settings({ settings, avoid, onChange, onAvoid, take, onMask }: P
             aria-label="Words to avoid"
             defaultValue={avoid}
             maxLength={1000}
-            placeholder="what shall not appear"
+            placeholder="what to leave out"
             onBlur={(e) => e.target.value !== avoid && onAvoid(e.target.value)}
             onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
             className="w-full bg-transparent"
