@@ -26,6 +26,30 @@ const project = (name, folder) => ({
   testMatch: ['**/*.test.ts'],
   modulePathIgnorePatterns: ['/dist/'],
 });
+/** Components in jsdom: *.test.tsx. */
+const page = {
+  ...project('page', 'apps/web/src'),
+  testMatch: ['**/*.test.tsx'],
+  testEnvironment: '<rootDir>/apps/web/test/browser.cjs',
+  testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'require', 'default'] },
+  setupFilesAfterEnv: ['<rootDir>/apps/web/test/setup.ts'],
+  restoreMocks: true,
+  transform: {
+    '^.+\\.(tsx?|m?js)$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+          target: 'es2023',
+        },
+        module: { type: 'commonjs' },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(openapi-fetch|idb)/)'],
+};
+
 module.exports = {
   // a guard against tests that hang, not a measure of speed: machines that check differ by a factor of four
   testTimeout: 180000,
@@ -34,6 +58,7 @@ module.exports = {
     project('engine', 'packages/engine/src'),
     project('server', 'apps/server/src'),
     project('web', 'apps/web/src'),
+    page,
     project('house', 'scripts'),
   ],
 };

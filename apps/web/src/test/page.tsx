@@ -1,0 +1,99 @@
+/** What component tests stand on: the page's providers, answers of a server that is not there, and things to show. */
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, type RenderResult } from '@testing-library/react';
+import { Tooltip } from 'radix-ui';
+import type { ReactElement } from 'react';
+import { MemoryRouter } from 'react-router';
+import { api, type MixInfluence, type Take } from '../api/client';
+import { NoticeProvider } from '../parts/notices';
+import { lookupIn, type Lookup } from '../shared/mix/lookup';
+
+/** Shows a part of the page within everything that it expects around it. */
+export function show(part: ReactElement): RenderResult {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  return render(part, {
+    wrapper: ({ children }) => (
+      <QueryClientProvider client={client}>
+        <NoticeProvider>
+          <Tooltip.Provider>
+            <MemoryRouter>{children}</MemoryRouter>
+          </Tooltip.Provider>
+        </NoticeProvider>
+      </QueryClientProvider>
+    ),
+  });
+}
+
+/** One request that the page made. */
+export interface Asked {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+  readonly params: unknown;
+}
+
+/**
+ * Answers requests by "METHOD /path" as the OpenAPI document names it; a number is an error of that status. What is not answered for is
+ * 404. Returns what was asked, in order.
+ */
+export function answers(by: Readonly<Record<string, unknown>>): Asked[] {
+  const asked: Asked[] = [];
+  for (const method of ['GET', 'POST', 'PATCH', 'DELETE'] as const)
+    jest.spyOn(api, method).mockImplementation(((path: string, options: { body?: unknown; params?: unknown } = {}) => {
+      asked.push({ method, path, body: options.body, params: options.params });
+      const answer = by[`${method} ${path}`] ?? 404;
+      const status = typeof answer === 'number' ? answer : 200;
+      return Promise.resolve(
+        typeof answer === 'number'
+          ? { error: { detail: `No: ${status}` }, response: { ok: false, status } }
+          : { data: answer, response: { ok: true, status } },
+      );
+    }) as never);
+  return asked;
+}
+
+/** An influence with the usual numbers. */
+export const anInfluence = (fields: Partial<MixInfluence> = {}): MixInfluence => ({
+  id: 'a',
+  referenceId: 'r',
+  gives: 'look',
+  weight: 0.8,
+  from: 0,
+  to: 1,
+  reading: 'normal',
+  on: true,
+  ...fields,
+});
+
+/** A finished proof of one influence. */
+export const aTake = (fields: Partial<Take> = {}): Take =>
+  ({
+    id: 't',
+    status: 'done',
+    quality: 'proof',
+    prompt: 'a mill in the marsh',
+    avoid: '',
+    seed: 4,
+    width: 768,
+    height: 512,
+    settings: { aspect: '3:2', seed: 4, balance: 1 },
+    influences: [anInfluence()],
+    arrivals: [{ influenceId: 'a', overall: 0.62, colour: 0.7, surface: 0.54 }],
+    unasked: [],
+    remarks: [],
+    figures: [],
+    understood: [],
+    unheard: [],
+    keeper: false,
+    rejected: false,
+    rating: 0,
+    note: '',
+    createdAt: '2026-01-02T00:00:00.000Z',
+    version: 1,
+    ...fields,
+  }) as Take;
+
+/** Names for the things above: reference r is a style called "Carved quay". */
+export const lookup: Lookup = lookupIn(
+  new Map([['r', { name: 'Carved quay', hue: 'style' as const, thumbnailUrl: '/thumb/r' }]]),
+);

@@ -1,0 +1,110 @@
+import { GIVES } from '@urbild/core';
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { MixInfluence } from '../../api/client';
+import { anInfluence, aTake, lookup, show } from '../../test/page';
+import { LaneSheet } from './LaneSheet';
+import { Readings } from './Readings';
+
+function sheet(fields: Partial<MixInfluence> = {}) {
+  const onChange = jest.fn();
+  const nothing = () => undefined;
+  show(
+    <LaneSheet
+      influence={anInfluence(fields)}
+      name="Carved quay"
+      gives={GIVES}
+      onChange={onChange}
+      onRemove={nothing}
+      onRegion={nothing}
+      onSolo={nothing}
+    />,
+  );
+  return onChange;
+}
+const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
+
+describe('the sheet of a lane', () => {
+  test('offers every give, and says which one it is', async () => {
+    const onChange = sheet();
+    expect(group('It gives').getAllByRole('button')).toHaveLength(GIVES.length);
+    expect(group('It gives').getByRole('button', { pressed: true })).toHaveTextContent('look');
+    await userEvent.click(group('It gives').getByRole('button', { name: 'palette' }));
+    expect(onChange).toHaveBeenCalledWith({ gives: 'palette' });
+  });
+
+  test('asks for strokes only of what paints, for whom only of what carries somebody, for a filling only of shapes', () => {
+    sheet({ gives: 'look' });
+    expect(screen.getByRole('group', { name: 'Its strokes come out' })).toBeVisible();
+    expect(screen.queryByLabelText(/^Whom/)).toBeNull();
+    document.body.innerHTML = '';
+    sheet({ gives: 'face' });
+    expect(screen.getByLabelText('Whom Carved quay acts on')).toBeVisible();
+    expect(screen.queryByRole('group', { name: 'Its strokes come out' })).toBeNull();
+    document.body.innerHTML = '';
+    sheet({ gives: 'shape' });
+    expect(group('The picture fills').getAllByRole('button')).toHaveLength(2);
+  });
+
+  test('a character carries at least one part, and all of them is as usual', async () => {
+    const onChange = sheet({ gives: 'character', parts: ['face'] });
+    await userEvent.click(group('It carries').getByRole('button', { name: 'face' }));
+    expect(onChange).not.toHaveBeenCalled();
+    await userEvent.click(group('It carries').getByRole('button', { name: 'hair' }));
+    expect(onChange).toHaveBeenLastCalledWith({ parts: ['face', 'hair'] });
+    document.body.innerHTML = '';
+    const all = sheet({ gives: 'character', parts: ['face', 'hair', 'build'] });
+    await userEvent.click(group('It carries').getByRole('button', { name: 'clothes' }));
+    expect(all).toHaveBeenLastCalledWith({ parts: undefined });
+  });
+
+  test('whom it acts on is saved on Enter, and nobody means everybody', async () => {
+    const onChange = sheet({ gives: 'character', subject: 'Ilse' });
+    const whom = screen.getByLabelText('Whom Carved quay acts on');
+    await userEvent.clear(whom);
+    await userEvent.type(whom, 'Brom{Enter}');
+    expect(onChange).toHaveBeenLastCalledWith({ subject: 'Brom' });
+    await userEvent.clear(whom);
+    await userEvent.type(whom, '{Enter}');
+    expect(onChange).toHaveBeenLastCalledWith({ subject: undefined });
+  });
+
+  test('its span is set by a word or in percent', async () => {
+    const onChange = sheet();
+    await userEvent.click(group(/It pulls from 0 % to 100 %/).getByRole('button', { name: 'early' }));
+    expect(onChange).toHaveBeenLastCalledWith({ from: 0, to: 0.25 });
+    await userEvent.type(screen.getByLabelText('Start in percent'), '{Control>}a{/Control}30{Enter}');
+    expect(onChange).toHaveBeenLastCalledWith({ from: 0.3 });
+  });
+});
+
+describe('readings', () => {
+  test('say how far each influence that acts came, and warnings come with their mend', async () => {
+    const onMend = jest.fn();
+    const warning = {
+      kind: 'weight-beyond' as const,
+      influences: ['a'],
+      cause: 'It weighs 3.',
+      mend: { label: 'Set it to 2', changes: [] },
+    };
+    const take = aTake({ influences: [anInfluence(), anInfluence({ id: 'off', on: false })], wordsKept: 0.4 });
+    show(<Readings take={take} lookup={lookup} warnings={[warning]} onMend={onMend} />);
+    expect(screen.getAllByTestId('reading').map((r) => [r.dataset.name, r.dataset.value])).toEqual([
+      ['Carved quay', '0.62'],
+      ['Words kept', '0.4'],
+    ]);
+    expect(screen.getByText('colour 70 % · surface 54 %')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Set it to 2' }));
+    expect(onMend).toHaveBeenCalledWith(warning);
+  });
+
+  test('what could not be measured says so, and no take says what to do', () => {
+    const { unmount } = show(
+      <Readings take={aTake({ arrivals: [] })} lookup={lookup} warnings={[]} onMend={() => undefined} />,
+    );
+    expect(screen.getByText('not to be measured')).toBeVisible();
+    unmount();
+    show(<Readings take={undefined} lookup={lookup} warnings={[]} onMend={() => undefined} />);
+    expect(screen.getByText(/Render a proof/)).toBeVisible();
+  });
+});
