@@ -11,10 +11,14 @@ const steps = [
   { name: 'format', args: [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'] },
   { name: 'types', args: ['scripts/types.mjs'] },
   { name: 'kernels', args: ['scripts/checkKernels.mjs'] },
+  { name: 'notices', args: ['scripts/notices.mjs', '--check'] },
   { name: 'unit', args: [bin('jest/bin/jest.js'), '--maxWorkers=2'], jest: true },
   { name: 'build', args: ['scripts/build.mjs'] },
   { name: 'e2e', args: [bin('jest/bin/jest.js'), '--config', 'e2e/jest.config.cjs', '--runInBand'], jest: true },
 ];
+/** What differs from the last commit, where this is a checkout: a check may leave nothing behind. */
+const tree = () => spawnSync('git', ['status', '--porcelain'], { encoding: 'utf8' }).stdout ?? '';
+const before = tree();
 const wanted = process.argv.slice(2);
 let passed = 0;
 let failed = 0;
@@ -44,5 +48,10 @@ for (const { name, args, jest } of steps) {
   }
 }
 rmSync(scratch, { recursive: true, force: true });
+if (tree() === before) passed++;
+else {
+  failed++;
+  console.error(`\nthe check has changed the tree:\n${tree()}`);
+}
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);
