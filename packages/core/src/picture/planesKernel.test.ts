@@ -34,7 +34,7 @@ test.each(SIZES.slice(0, 4))('resampling %i x %i gives the bytes of its twin', (
     [Math.max(1, w - 1), Math.max(1, h - 1)],
   ]) {
     const out = new Float32Array(dw * dh);
-    shrinkPlane(source, w, dw, dh, coverage(w, dw), coverage(h, dh), out);
+    shrinkPlane(source, { sw: w, dw, dh, across: coverage(w, dw), down: coverage(h, dh), out });
     same(out, shrinkTwin(source, w, coverage(w, dw), coverage(h, dh)));
   }
   for (const [dw, dh] of [
@@ -42,7 +42,7 @@ test.each(SIZES.slice(0, 4))('resampling %i x %i gives the bytes of its twin', (
     [w + 5, h],
   ]) {
     const out = new Float32Array(dw * dh);
-    enlargePlane(source, w, dw, dh, between(w, dw), between(h, dh), out);
+    enlargePlane(source, { sw: w, dw, dh, across: between(w, dw), down: between(h, dh), out });
     same(out, enlargeTwin(source, w, between(w, dw), between(h, dh)));
   }
 });

@@ -71,12 +71,21 @@ const putCoverage = (memory: Float32Array, address: number, { first, last, weigh
 /** Area average. */
 export function shrinkPlane(
   source: Float32Array,
-  sw: number,
-  dw: number,
-  dh: number,
-  across: Coverage,
-  down: Coverage,
-  out: Float32Array,
+  {
+    sw,
+    dw,
+    dh,
+    across,
+    down,
+    out,
+  }: {
+    readonly sw: number;
+    readonly dw: number;
+    readonly dh: number;
+    readonly across: Coverage;
+    readonly down: Coverage;
+    readonly out: Float32Array;
+  },
 ): void {
   const size = (c: Coverage) => 2 * c.first.length + c.weights.length;
   const { k, memory, at } = room(source.length, size(across), size(down), sw, dw * dh);
@@ -104,12 +113,21 @@ const putBetween = (memory: Float32Array, address: number, { low, high, part }: 
 /** Bilinear. */
 export function enlargePlane(
   source: Float32Array,
-  sw: number,
-  dw: number,
-  dh: number,
-  across: Between,
-  down: Between,
-  out: Float32Array,
+  {
+    sw,
+    dw,
+    dh,
+    across,
+    down,
+    out,
+  }: {
+    readonly sw: number;
+    readonly dw: number;
+    readonly dh: number;
+    readonly across: Between;
+    readonly down: Between;
+    readonly out: Float32Array;
+  },
 ): void {
   const { k, memory, at } = room(source.length, 3 * dw, 3 * dh, sw, dw * dh);
   memory.set(source, at[0] / 4);

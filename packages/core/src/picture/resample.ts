@@ -33,7 +33,7 @@ export function coverage(from: number, to: number): Coverage {
 
 function shrink(source: Float32Array, sw: number, sh: number, dw: number, dh: number, out: Float32Array): Float32Array {
   if (sw === 2 * dw && sh === 2 * dh) halvePlane(source, sw, dw, dh, out);
-  else shrinkPlane(source, sw, dw, dh, coverage(sw, dw), coverage(sh, dh), out);
+  else shrinkPlane(source, { sw, dw, dh, across: coverage(sw, dw), down: coverage(sh, dh), out });
   return out;
 }
 
@@ -59,7 +59,7 @@ function enlarge(
   dh: number,
   out: Float32Array,
 ): Float32Array {
-  enlargePlane(source, sw, dw, dh, between(sw, dw), between(sh, dh), out);
+  enlargePlane(source, { sw, dw, dh, across: between(sw, dw), down: between(sh, dh), out });
   return out;
 }
 

@@ -48,7 +48,7 @@ test('two processes render one request to the same bytes; the control is another
 test('a request that is wrong is refused with the field', async () => {
   await writeFile(path.join(folder, 'bad.json'), JSON.stringify({ prompt: 'x', width: 5 }));
   await expect(render(folder, '--request', 'bad.json', '--out', 'c.png')).rejects.toThrow(
-    /width: a number from 64 to 2048/,
+    /width: a whole number from 64 to 2048/,
   );
 });
 

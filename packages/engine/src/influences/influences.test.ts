@@ -205,13 +205,29 @@ describe('masses', () => {
     const upside = flat(120, 90, [0.2, 0, 0]);
     for (let i = 30 * 120; i < upside.planes[0].length; i++) upside.planes[0][i] = 0.95;
     const before = stage.planes[0].slice();
-    const out = rearrange(stage, labels, [], [{ picture: upside, share: 1 }], 1, 3, () => {});
+    const out = rearrange(stage, {
+      labels,
+      figures: [],
+      pulls: [{ picture: upside, share: 1 }],
+      over: 1,
+      seed: 3,
+      checkpoint: () => {},
+    });
     expect(out.planes[0][10 * 120 + 60]).toBeLessThan(0.6);
     expect(out.planes[0][85 * 120 + 10]).toBeGreaterThan(0.6);
     expect(out.planes[0][at]).toBeCloseTo(before[at], 1);
     // the stage itself is not changed, and a share of nothing gives it back
     expect(stage.planes[0]).toEqual(before);
-    expect(rearrange(stage, labels, [], [{ picture: upside, share: 0 }], 1, 3, () => {})).toBe(stage);
+    expect(
+      rearrange(stage, {
+        labels,
+        figures: [],
+        pulls: [{ picture: upside, share: 0 }],
+        over: 1,
+        seed: 3,
+        checkpoint: () => {},
+      }),
+    ).toBe(stage);
   });
 
   test('holes are filled from around them', () => {

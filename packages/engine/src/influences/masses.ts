@@ -34,12 +34,21 @@ export interface MassPull {
  */
 export function rearrange(
   stage: Picture,
-  labels: Uint8Array,
-  figures: readonly FigureRecord[],
-  pulls: readonly MassPull[],
-  over: number,
-  seed: number,
-  checkpoint: () => void,
+  {
+    labels,
+    figures,
+    pulls,
+    over,
+    seed,
+    checkpoint,
+  }: {
+    readonly labels: Uint8Array;
+    readonly figures: readonly FigureRecord[];
+    readonly pulls: readonly MassPull[];
+    readonly over: number;
+    readonly seed: number;
+    readonly checkpoint: () => void;
+  },
 ): Picture {
   const total = Math.min(
     1,

@@ -235,7 +235,14 @@ export function stageChanges(
   }
   if (masses.length)
     changes.push((picture) =>
-      rearrange(picture, stage.labels, stage.figures, masses, plan.layoutOver, seed, checkpoint),
+      rearrange(picture, {
+        labels: stage.labels,
+        figures: stage.figures,
+        pulls: masses,
+        over: plan.layoutOver,
+        seed,
+        checkpoint,
+      }),
     );
   for (const p of giving('place', plan.layout)) {
     const person = p.told.joints ? subjectOf(p.picture, p.told) : undefined;

@@ -121,7 +121,7 @@ describe('what a picture misses of its palette', () => {
   const meanOf = (p: Picture, c: number) => p.planes[c].reduce((s, v) => s + v, 0) / p.planes[c].length;
   const closed = (share: number, amount: number, figures?: Float32Array) => {
     const palette: PaletteShare[] = [{ reference, share }];
-    return closeOnPalette(finished, stage, 'a stage of two halves', palette, amount, figures);
+    return closeOnPalette(finished, { stage, stageKey: 'a stage of two halves', palette, amount, figures });
   };
 
   test('is made up towards the references as far as they rule the colours, else towards the stage', () => {

@@ -33,12 +33,21 @@ export interface MatchContext {
  */
 export function matchLevels(
   input: MatchContext,
-  guide: Picture,
-  detail: Float32Array,
-  strokes: readonly Source[],
-  recoloured: readonly RecolouredReference[],
-  sizes: readonly LevelSize[],
-  regions: RegionMap,
+  {
+    guide,
+    detail,
+    strokes,
+    recoloured,
+    sizes,
+    regions,
+  }: {
+    readonly guide: Picture;
+    readonly detail: Float32Array;
+    readonly strokes: readonly Source[];
+    readonly recoloured: readonly RecolouredReference[];
+    readonly sizes: readonly LevelSize[];
+    readonly regions: RegionMap;
+  },
 ): Picture {
   const { plan, checkpoint, onStep } = input;
   const kernel = input.kernel ?? threadKernel();

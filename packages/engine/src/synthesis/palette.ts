@@ -84,13 +84,23 @@ export function recolourStage(
  */
 export function recolourDrawn(
   drawn: Picture,
-  drawnKey: string,
-  stage: Picture,
-  stageKey: string,
-  palette: readonly PaletteShare[],
-  own: ReadonlySet<PreparedReference>,
-  figures?: Float32Array,
-  checkpoint = () => {},
+  {
+    drawnKey,
+    stage,
+    stageKey,
+    palette,
+    own,
+    figures,
+    checkpoint = () => {},
+  }: {
+    readonly drawnKey: string;
+    readonly stage: Picture;
+    readonly stageKey: string;
+    readonly palette: readonly PaletteShare[];
+    readonly own: ReadonlySet<PreparedReference>;
+    readonly figures?: Float32Array;
+    readonly checkpoint?: () => void;
+  },
 ): Picture {
   const amount = amountOf(palette);
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
@@ -188,12 +198,21 @@ export const insistOnPalette = (picture: Picture, palette: readonly PaletteShare
  */
 export function closeOnPalette(
   picture: Picture,
-  stage: Picture,
-  stageKey: string,
-  palette: readonly PaletteShare[],
-  amount: number,
-  figures?: Float32Array,
-  checkpoint = () => {},
+  {
+    stage,
+    stageKey,
+    palette,
+    amount,
+    figures,
+    checkpoint = () => {},
+  }: {
+    readonly stage: Picture;
+    readonly stageKey: string;
+    readonly palette: readonly PaletteShare[];
+    readonly amount: number;
+    readonly figures?: Float32Array;
+    readonly checkpoint?: () => void;
+  },
 ): Picture {
   const rule = amountOf(palette);
   if (amount <= 0 || rule <= 0) return picture;

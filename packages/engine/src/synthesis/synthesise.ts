@@ -147,7 +147,7 @@ export function synthesise(input: SynthesisInput): Picture {
   checkpoint();
   const regions = input.labels ? regionsOfLabels(input.labels, stage.width, stage.height) : readRegions(stage);
   checkpoint();
-  const matched = matchLevels(input, wanted, detail, strokes, textures, sizes, regions);
+  const matched = matchLevels(input, { guide: wanted, detail, strokes, recoloured: textures, sizes, regions });
   const held = done(figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched);
   const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
   takeStraysBack(ready, wanted, drawn?.inked ? 0 : 1 / plan.levels[0].over, figures);
@@ -167,7 +167,16 @@ export function synthesise(input: SynthesisInput): Picture {
   // inks are few: what their proportions miss of the palette is made up at the end
   const out = drawn?.inked
     ? blended
-    : done(closeOnPalette(blended, stage, input.stageKey, palette, PALETTE_MISS, figures, checkpoint));
+    : done(
+        closeOnPalette(blended, {
+          stage,
+          stageKey: input.stageKey,
+          palette,
+          amount: PALETTE_MISS,
+          figures,
+          checkpoint,
+        }),
+      );
   const finished = (picture: Picture) =>
     insist(drawn?.inked ? insistOnPalette(picture, palette, INKS_MISS * amountOf(palette)) : picture);
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
@@ -210,16 +219,15 @@ function stageInMedium(
   const drawn = draw(medium);
   checkpoint();
   const own = new Set(medium.inked ? strokes.map((s) => s.reference) : []);
-  const guide = recolourDrawn(
-    drawn,
-    `${stageKey}/${JSON.stringify(medium)}`,
+  const guide = recolourDrawn(drawn, {
+    drawnKey: `${stageKey}/${JSON.stringify(medium)}`,
     stage,
     stageKey,
     palette,
     own,
-    medium.inked ? undefined : figures,
+    figures: medium.inked ? undefined : figures,
     checkpoint,
-  );
+  });
   checkpoint();
   if (palette.length && !medium.inked && labels) {
     evenHues(stage, guide, labels);

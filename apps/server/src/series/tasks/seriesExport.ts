@@ -164,7 +164,7 @@ async function sheet({ pictures, text }: SeriesExportTask): Promise<Uint8Array> 
   const c = canvas.getContext('2d');
   c.fillStyle = '#f6f3ec';
   c.fillRect(0, 0, canvas.width, canvas.height);
-  const write = (words: string, x: number, y: number, size: number, weight: number, colour: string, width: number) => {
+  const write = (words: string, { x, y, size, weight, colour, width }: { readonly x: number; readonly y: number; readonly size: number; readonly weight: number; readonly colour: string; readonly width: number }) => {
     c.font = `${weight} ${size}px ${family}`;
     c.fillStyle = colour;
     let shown = words;
@@ -172,15 +172,15 @@ async function sheet({ pictures, text }: SeriesExportTask): Promise<Uint8Array> 
     c.fillText(shown, x, y);
   };
   const whole = canvas.width - 2 * SHEET.gap;
-  write(text.title, SHEET.gap, 44, 30, 700, '#211f1a', whole);
-  write(text.weights.join('   '), SHEET.gap, 72, 17, 400, '#665f54', whole);
+  write(text.title, { x: SHEET.gap, y: 44, size: 30, weight: 700, colour: '#211f1a', width: whole });
+  write(text.weights.join('   '), { x: SHEET.gap, y: 72, size: 17, weight: 400, colour: '#665f54', width: whole });
   images.forEach((image, k) => {
     const [x, y] = [SHEET.gap + (k % columns) * stepX, SHEET.head + Math.floor(k / columns) * stepY];
     c.drawImage(image, x, y);
-    write(pictures[k].title, x, y + image.height + 24, 18, 650, '#211f1a', SHEET.cell);
+    write(pictures[k].title, { x, y: y + image.height + 24, size: 18, weight: 650, colour: '#211f1a', width: SHEET.cell });
     pictures[k].lines
       .slice(0, 2)
-      .forEach((line, n) => write(line, x, y + image.height + 45 + n * 18, 14, 400, '#665f54', SHEET.cell));
+      .forEach((line, n) => write(line, { x, y: y + image.height + 45 + n * 18, size: 14, weight: 400, colour: '#665f54', width: SHEET.cell }));
   });
   return canvas.encode('png');
 }

@@ -30,43 +30,51 @@ export function paintCrew(
   const rowing = people.some((a) => a.brief.kind === 'person' && a.brief.action === 'row');
   const colour = boat?.brief.kind === 'thing' ? boat.brief.colour?.lch : undefined;
   scene.group({ y, sway: 2, tint: 0.36, alpha: 0.7 }, () =>
-    punt(scene, x, y, head * 9.2, depth, colour ?? [0.46, 0.075, 195], false, () => {
-      others.forEach((a, i) =>
-        paintActor(
-          scene,
-          a,
-          { x: x + head * (2.5 - i * 1.3), y: y - head * 0.22, head, depth, flip: false },
-          { shadow: false },
-        ),
-      );
-      if (!rowing && people.length < 3) paintParcels(scene, x, y, head, depth);
-      people.forEach((a, i) => {
-        const action = a.brief.kind === 'person' ? a.brief.action : undefined;
-        const stands = i === 0 && action === 'pole';
-        const doing = stands
-          ? 'pole'
-          : action === 'row'
-            ? 'row'
-            : action === 'wave' || action === 'read' || action === 'point' || action === 'hold'
-              ? action
-              : rowing || i > 0
-                ? 'sit'
-                : 'stand';
-        const sits = doing === 'row' || doing === 'sit';
-        paintActor(
-          scene,
-          a,
-          {
-            x: x - head * (rowing ? 0.6 - i * 2 : 1.9 - i * 1.9),
-            y: y - head * (sits ? 0.72 : 0.3),
-            head,
-            depth,
-            flip: i > 0,
-          },
-          { shadow: false, action: doing },
+    punt(scene, {
+      x,
+      y,
+      s: head * 9.2,
+      depth,
+      colour: colour ?? [0.46, 0.075, 195],
+      flip: false,
+      load: () => {
+        others.forEach((a, i) =>
+          paintActor(
+            scene,
+            a,
+            { x: x + head * (2.5 - i * 1.3), y: y - head * 0.22, head, depth, flip: false },
+            { shadow: false },
+          ),
         );
-      });
-      if (scene.light.lamps) bowLamp(scene, x, y, head, depth);
+        if (!rowing && people.length < 3) paintParcels(scene, x, y, head, depth);
+        people.forEach((a, i) => {
+          const action = a.brief.kind === 'person' ? a.brief.action : undefined;
+          const stands = i === 0 && action === 'pole';
+          const doing = stands
+            ? 'pole'
+            : action === 'row'
+              ? 'row'
+              : action === 'wave' || action === 'read' || action === 'point' || action === 'hold'
+                ? action
+                : rowing || i > 0
+                  ? 'sit'
+                  : 'stand';
+          const sits = doing === 'row' || doing === 'sit';
+          paintActor(
+            scene,
+            a,
+            {
+              x: x - head * (rowing ? 0.6 - i * 2 : 1.9 - i * 1.9),
+              y: y - head * (sits ? 0.72 : 0.3),
+              head,
+              depth,
+              flip: i > 0,
+            },
+            { shadow: false, action: doing },
+          );
+        });
+        if (scene.light.lamps) bowLamp(scene, x, y, head, depth);
+      },
     }),
   );
   ripples(scene, at.horizon, y - 4 * u, y + 12 * u, 30, {

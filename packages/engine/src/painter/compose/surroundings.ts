@@ -58,15 +58,14 @@ export function paintBackdrop(
     const inside = clamp(x, Math.min(W / 2, half * 0.85), Math.max(W / 2, W - half * 0.85));
     const wide = a.width * head * fits;
     if (afloat && !floats(a))
-      islet(
-        scene,
-        inside - wide * 0.75,
-        inside + wide * 0.75,
-        y - wide * 0.02,
-        Math.max(6, wide * 0.07),
-        0.06 + 0.5 * (1 - t),
-        grassOf(scene),
-      );
+      islet(scene, {
+        x0: inside - wide * 0.75,
+        x1: inside + wide * 0.75,
+        y: y - wide * 0.02,
+        h: Math.max(6, wide * 0.07),
+        depth: 0.06 + 0.5 * (1 - t),
+        colour: grassOf(scene),
+      });
     paintActor(scene, a, { x: inside, y, head: head * fits, depth: 0.06 + 0.5 * (1 - t), flip: x > W / 2 });
     taken.push(inside);
   }

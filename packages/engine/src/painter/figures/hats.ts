@@ -31,7 +31,24 @@ function crown(f: FigureFrame, m: HeadModel, edge: number, top: readonly Point[]
 const sharp = (p: Point, c?: 1): Point => (c ? [p[0], p[1], 1] : p);
 
 /** A flat brim seen a little from below: an ellipse about the head at height `y`. */
-function brim(f: FigureFrame, m: HeadModel, y: number, half: number, thick: number, colour: Lch, droop = 0): void {
+function brim(
+  f: FigureFrame,
+  {
+    m,
+    y,
+    half,
+    thick,
+    colour,
+    droop = 0,
+  }: {
+    readonly m: HeadModel;
+    readonly y: number;
+    readonly half: number;
+    readonly thick: number;
+    readonly colour: Lch;
+    readonly droop?: number;
+  },
+): void {
   const n = 22;
   const points: Point[] = Array.from({ length: n }, (_, i) => {
     const a = (i / n) * Math.PI * 2;
@@ -61,7 +78,7 @@ export function paintHat(f: FigureFrame, m: HeadModel, kind: HatKind, colour: Lc
     case 'knit cap':
       return paintKnitCap(f, m, colour);
     case 'straw hat':
-      brim(f, m, -0.25, 0.86, 0.13, adjustLch(colour, -0.04), 0.03);
+      brim(f, { m, y: -0.25, half: 0.86, thick: 0.13, colour: adjustLch(colour, -0.04), droop: 0.03 });
       crown(
         f,
         m,
@@ -83,7 +100,7 @@ export function paintHat(f: FigureFrame, m: HeadModel, kind: HatKind, colour: Lc
           });
       return;
     case 'hat':
-      brim(f, m, -0.25, 0.76, 0.1, adjustLch(colour, -0.03), -0.06);
+      brim(f, { m, y: -0.25, half: 0.76, thick: 0.1, colour: adjustLch(colour, -0.03), droop: -0.06 });
       crown(
         f,
         m,
@@ -100,9 +117,9 @@ export function paintHat(f: FigureFrame, m: HeadModel, kind: HatKind, colour: Lc
       return band(f, m, -0.25, dark, 1.11);
     case "sou'wester":
       crown(f, m, -0.22, dome, colour, 1.12);
-      return brim(f, m, -0.22, 0.7, 0.1, adjustLch(colour, 0.02), 0.2);
+      return brim(f, { m, y: -0.22, half: 0.7, thick: 0.1, colour: adjustLch(colour, 0.02), droop: 0.2 });
     case 'top hat':
-      brim(f, m, -0.27, 0.68, 0.08, adjustLch(colour, 0.03), -0.05);
+      brim(f, { m, y: -0.27, half: 0.68, thick: 0.08, colour: adjustLch(colour, 0.03), droop: -0.05 });
       crown(
         f,
         m,

@@ -40,20 +40,36 @@ export function cornerGrass(scene: Scene, height = 70, left = 0.2, right = 0.8):
   const { width: W, height: H, unit: u } = scene;
   const dark = grassOf(scene, -0.2);
   const style = { step: 10, count: 6, width: 2.6 * u, lit: 0.25, heads: 0.04, plumes: 0.05 };
-  reedBank(scene, -10, W * left, () => H + 5 * u, height * u, dark, 0, {
-    ...style,
-    wind: 0.14,
-    scale: (x) => 0.4 + 0.7 * Math.max(0, 1 - x / (W * left)),
+  reedBank(scene, {
+    x0: -10,
+    x1: W * left,
+    shore: () => H + 5 * u,
+    height: height * u,
+    colour: dark,
+    depth: 0,
+    style: {
+      ...style,
+      wind: 0.14,
+      scale: (x) => 0.4 + 0.7 * Math.max(0, 1 - x / (W * left)),
+    },
   });
-  reedBank(scene, W * right, W * 1.02, () => H + 5 * u, height * 0.85 * u, dark, 0, {
-    ...style,
-    wind: -0.1,
-    scale: (x) => 0.4 + 0.7 * Math.max(0, (x - W * right) / (W * (1 - right))),
+  reedBank(scene, {
+    x0: W * right,
+    x1: W * 1.02,
+    shore: () => H + 5 * u,
+    height: height * 0.85 * u,
+    colour: dark,
+    depth: 0,
+    style: {
+      ...style,
+      wind: -0.1,
+      scale: (x) => 0.4 + 0.7 * Math.max(0, (x - W * right) / (W * (1 - right))),
+    },
   });
 }
 
 /** Grass tufts and flowers over a meadow between two heights (px). */
 export function grass(scene: Scene, y0: number, y1: number, count: number, depth: number): void {
   const flowers = { spring: 0.6, summer: 0.5, autumn: 0.15, winter: 0 }[scene.light.season];
-  meadowFlecks(scene, y0, y1, count, grassOf(scene, 0.03), depth, flowers);
+  meadowFlecks(scene, { y0, y1, count, colour: grassOf(scene, 0.03), depth, flowers });
 }

@@ -34,12 +34,21 @@ export function ridge(
 /** Far trees along a base line at `y` px, `height` px tall, between two parts of the width. */
 export function treeline(
   scene: Scene,
-  y: number,
-  height: number,
-  colour: Lch,
-  depth: number,
-  from = -0.02,
-  to = 1.02,
+  {
+    y,
+    height,
+    colour,
+    depth,
+    from = -0.02,
+    to = 1.02,
+  }: {
+    readonly y: number;
+    readonly height: number;
+    readonly colour: Lch;
+    readonly depth: number;
+    readonly from?: number;
+    readonly to?: number;
+  },
 ): ShapeNode {
   const { width: W, random: r, noise } = scene;
   const x0 = from * W;
@@ -80,7 +89,24 @@ export function bank(
 }
 
 /** A flat grassy island between x0 and x1 (px), its upper edge at `y`, `h` px thick. */
-export function islet(scene: Scene, x0: number, x1: number, y: number, h: number, depth: number, colour: Lch): void {
+export function islet(
+  scene: Scene,
+  {
+    x0,
+    x1,
+    y,
+    h,
+    depth,
+    colour,
+  }: {
+    readonly x0: number;
+    readonly x1: number;
+    readonly y: number;
+    readonly h: number;
+    readonly depth: number;
+    readonly colour: Lch;
+  },
+): void {
   const at = (t: number) => x0 + (x1 - x0) * t;
   bank(
     scene,

@@ -20,13 +20,23 @@ export interface ReedStyle {
 /** A tuft of `count` reeds on (x, y) px, about `height` px tall. */
 export function reeds(
   scene: Scene,
-  x: number,
-  y: number,
-  count: number,
-  height: number,
-  colour: Lch,
-  depth: number,
-  style: ReedStyle = {},
+  {
+    x,
+    y,
+    count,
+    height,
+    colour,
+    depth,
+    style = {},
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly count: number;
+    readonly height: number;
+    readonly colour: Lch;
+    readonly depth: number;
+    readonly style?: ReedStyle;
+  },
 ): void {
   const { random: r, light: e } = scene;
   const pen = scene.pen({ region: REGION.foliage, depth });
@@ -75,30 +85,61 @@ export function reeds(
 /** Reeds along a shore: `shore(x)` gives the foot in px, `scale(x)` 0..1 the height. */
 export function reedBank(
   scene: Scene,
-  x0: number,
-  x1: number,
-  shore: (x: number) => number,
-  height: number,
-  colour: Lch,
-  depth: number,
-  style: ReedStyle & { readonly step?: number; readonly count?: number; readonly scale?: (x: number) => number } = {},
+  {
+    x0,
+    x1,
+    shore,
+    height,
+    colour,
+    depth,
+    style = {},
+  }: {
+    readonly x0: number;
+    readonly x1: number;
+    readonly shore: (x: number) => number;
+    readonly height: number;
+    readonly colour: Lch;
+    readonly depth: number;
+    readonly style?: ReedStyle & {
+      readonly step?: number;
+      readonly count?: number;
+      readonly scale?: (x: number) => number;
+    };
+  },
 ): void {
   const step = (style.step ?? 9) * scene.unit;
   for (let x = x0; x < x1; x += step) {
     const h = height * scene.random.range(0.75, 1.15) * (style.scale?.(x) ?? 1);
-    reeds(scene, x, shore(x), style.count ?? 7, h, colour, depth, { spread: step * 0.7, ...style });
+    reeds(scene, {
+      x,
+      y: shore(x),
+      count: style.count ?? 7,
+      height: h,
+      colour,
+      depth,
+      style: { spread: step * 0.7, ...style },
+    });
   }
 }
 
 /** Short grass and flowers scattered between two heights (px), larger towards the viewer. */
 export function meadowFlecks(
   scene: Scene,
-  y0: number,
-  y1: number,
-  count: number,
-  colour: Lch,
-  depth: number,
-  flowers = 0.4,
+  {
+    y0,
+    y1,
+    count,
+    colour,
+    depth,
+    flowers = 0.4,
+  }: {
+    readonly y0: number;
+    readonly y1: number;
+    readonly count: number;
+    readonly colour: Lch;
+    readonly depth: number;
+    readonly flowers?: number;
+  },
 ): void {
   const { random: r, width: W, unit: u } = scene;
   const pen = scene.pen({ region: REGION.foliage, depth });
@@ -106,21 +147,20 @@ export function meadowFlecks(
     const near = Math.pow(r.next(), 1.2);
     const y = y0 + (y1 - y0) * near;
     const x = r.next() * W;
-    reeds(
-      scene,
+    reeds(scene, {
       x,
       y,
-      5,
-      (8 + 16 * near) * u,
-      adjustLch(colour, r.bell() * 0.04, 1, r.bell() * 10),
-      depth * (1 - near),
-      {
+      count: 5,
+      height: (8 + 16 * near) * u,
+      colour: adjustLch(colour, r.bell() * 0.04, 1, r.bell() * 10),
+      depth: depth * (1 - near),
+      style: {
         spread: (6 + 6 * near) * u,
         width: (1.1 + near) * u,
         wind: 0.12,
         straight: true,
       },
-    );
+    });
     if (isSnowy(scene.light) || !r.chance(flowers)) continue;
     const c = r.pick<Lch>([
       [0.92, 0.09, 95],

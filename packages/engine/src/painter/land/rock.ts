@@ -7,14 +7,25 @@ import type { Scene } from '../stage/scene';
 /** A rock standing on (x, y) px, `w` x `h` px, with facets; `flat` 0.7 is a dome, 0.25 a long shelf. */
 export function rock(
   scene: Scene,
-  x: number,
-  y: number,
-  w: number,
-  h: number,
-  colour: Lch,
-  depth: number,
-  knobs = 8,
-  flat = 0.7,
+  {
+    x,
+    y,
+    w,
+    h,
+    colour,
+    depth,
+    knobs = 8,
+    flat = 0.7,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly w: number;
+    readonly h: number;
+    readonly colour: Lch;
+    readonly depth: number;
+    readonly knobs?: number;
+    readonly flat?: number;
+  },
 ): void {
   if (!scene.allows('thing: rock')) return;
   const r = scene.random;

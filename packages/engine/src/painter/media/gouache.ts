@@ -165,9 +165,14 @@ export class GouacheRenderer {
 
   /** A group and its mirror image in water. */
   protected reflected(context: SKRSContext2D, n: GroupNode, mirror: Reflection): void {
-    paintMirrored(context, this.scene, n, mirror, this.waterTint(), OVERSAMPLING, (layer) =>
-      n.children.forEach((child) => this.node(layer, child)),
-    );
+    paintMirrored(context, {
+      scene: this.scene,
+      n,
+      mirror,
+      tint: this.waterTint(),
+      oversampling: OVERSAMPLING,
+      draw: (layer) => n.children.forEach((child) => this.node(layer, child)),
+    });
   }
 
   protected shape(context: SKRSContext2D, node: ShapeNode): void {

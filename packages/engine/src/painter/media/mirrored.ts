@@ -10,12 +10,21 @@ import { releaseCanvas } from './release';
  */
 export function paintMirrored(
   context: SKRSContext2D,
-  scene: Scene,
-  n: GroupNode,
-  mirror: Reflection,
-  tint: Lch,
-  oversampling: number,
-  draw: (layer: SKRSContext2D) => void,
+  {
+    scene,
+    n,
+    mirror,
+    tint,
+    oversampling,
+    draw,
+  }: {
+    readonly scene: Scene;
+    readonly n: GroupNode;
+    readonly mirror: Reflection;
+    readonly tint: Lch;
+    readonly oversampling: number;
+    readonly draw: (layer: SKRSContext2D) => void;
+  },
 ): void {
   const { width: W, height: H, noise } = scene;
   const raw = boundsOfNode(n);

@@ -8,7 +8,7 @@ import { beams, hangingLamp, room, windowView } from './room';
 export const attic: Place = (scene, setting) => {
   const { width: W, height: H, unit: u } = scene;
   const floor = room(scene, { floorAt: 0.7, wall: [0.62, 0.06, 60], floor: [0.52, 0.06, 56], planks: true });
-  windowView(scene, W * 0.5 - 58 * u, H * 0.17, 116 * u, 122 * u, floor);
+  windowView(scene, { x: W * 0.5 - 58 * u, y: H * 0.17, w: 116 * u, h: 122 * u, floorY: floor });
   const roof = scene.pen({ region: REGION.building, depth: 0.1 });
   for (const s of [0, 1]) {
     const X = (t: number) => (s ? W * (1 - t) : W * t);

@@ -64,10 +64,18 @@ export const beach: Place = (scene, setting) => {
     adjustLch(SAND, 0.03),
     0.14,
   );
-  reedBank(scene, W * 0.8, W * 1.03, (x) => H * (0.62 - 0.5 * (x / W - 0.8)), 42 * u, [0.6, 0.08, 105], 0.13, {
-    count: 6,
-    width: 1.8 * u,
-    wind: -0.3,
+  reedBank(scene, {
+    x0: W * 0.8,
+    x1: W * 1.03,
+    shore: (x) => H * (0.62 - 0.5 * (x / W - 0.8)),
+    height: 42 * u,
+    colour: [0.6, 0.08, 105],
+    depth: 0.13,
+    style: {
+      count: 6,
+      width: 1.8 * u,
+      wind: -0.3,
+    },
   });
   bank(
     scene,
@@ -80,11 +88,19 @@ export const beach: Place = (scene, setting) => {
     adjustLch(SAND, -0.03),
     0.03,
   );
-  reedBank(scene, -10, W * 0.17, () => H * 0.99, 74 * u, [0.54, 0.08, 105], 0, {
-    count: 7,
-    width: 2.6 * u,
-    wind: 0.25,
-    scale: (x) => 1.1 - x / (W * 0.2),
+  reedBank(scene, {
+    x0: -10,
+    x1: W * 0.17,
+    shore: () => H * 0.99,
+    height: 74 * u,
+    colour: [0.54, 0.08, 105],
+    depth: 0,
+    style: {
+      count: 7,
+      width: 2.6 * u,
+      wind: 0.25,
+      scale: (x) => 1.1 - x / (W * 0.2),
+    },
   });
   ground.line(
     wobble(

@@ -10,7 +10,7 @@ import { beams, hangingLamp, room, windowView } from './room';
 export const boathouse: Place = (scene, setting) => {
   const { width: W, height: H, unit: u, random: r } = scene;
   const floor = room(scene, { floorAt: 0.69, wall: [0.55, 0.055, 58], floor: [0.52, 0.05, 58], planks: true });
-  windowView(scene, W * 0.58, H * 0.2, 150 * u, 124 * u, floor, true);
+  windowView(scene, { x: W * 0.58, y: H * 0.2, w: 150 * u, h: 124 * u, floorY: floor, water: true });
   beams(scene, [0.36, 0.05, 50], [0.48], floor);
   const wood = scene.pen({ region: REGION.wood, depth: 0.1 });
   const paper = scene.pen({ region: REGION.prop, depth: 0.1 });

@@ -89,8 +89,8 @@ export const forest: Place = (scene, setting) => {
   const { width: W, height: H, unit: u, random: r, light: e } = scene;
   const hz = horizonOf(scene, setting, 0.52);
   paintSky(scene, hz + 20 * u, 0.52);
-  treeline(scene, hz + 10 * u, 150 * u, grassOf(scene, -0.06), 0.84);
-  treeline(scene, hz + 14 * u, 90 * u, grassOf(scene, -0.1), 0.66);
+  treeline(scene, { y: hz + 10 * u, height: 150 * u, colour: grassOf(scene, -0.06), depth: 0.84 });
+  treeline(scene, { y: hz + 14 * u, height: 90 * u, colour: grassOf(scene, -0.1), depth: 0.66 });
   fields(scene, hz, H * 0.78, 4, (i) =>
     mixLch(grassOf(scene, -0.06 - 0.02 * i), [0.42, 0.06, 70], e.season === 'autumn' ? 0.6 : 0.35),
   );
@@ -134,10 +134,18 @@ export const forest: Place = (scene, setting) => {
     const x = r.next() * W;
     const y = H * r.range(0.8, 1.02);
     if (x > W * 0.28 && x < W * 0.72 && y < H * 0.95) continue;
-    reeds(scene, x, y, 9, r.range(20, 44) * u, grassOf(scene, -0.1), 0.05, {
-      spread: 16 * u,
-      width: 3.4 * u,
-      wind: r.bell() * 0.3,
+    reeds(scene, {
+      x,
+      y,
+      count: 9,
+      height: r.range(20, 44) * u,
+      colour: grassOf(scene, -0.1),
+      depth: 0.05,
+      style: {
+        spread: 16 * u,
+        width: 3.4 * u,
+        wind: r.bell() * 0.3,
+      },
     });
   }
   return { x: W * 0.5, y: H * 0.85, head: 45 * u, depth: 0.06, horizon: hz, left: W * 0.16, right: W * 0.84 };

@@ -17,7 +17,7 @@ export const greenhouse: Place = (scene) => {
   const floor = H * 0.66;
   paintSky(scene, floor, 0.75);
   paintClouds(scene, floor * 0.7);
-  treeline(scene, floor, 60 * u, [0.46, 0.07, 160], 0.7);
+  treeline(scene, { y: floor, height: 60 * u, colour: [0.46, 0.07, 160], depth: 0.7 });
   scene
     .pen({ region: REGION.ground, depth: 0.1 })
     .shape(rectangle(-10, floor - 4 * u, W + 20, H - floor + 20), [0.6, 0.045, 60], { strokes: 0, texture: 1.2 });
@@ -149,16 +149,15 @@ export const greenhouse: Place = (scene) => {
           strokes: 0,
         });
       for (let k = 0; k < 6; k++)
-        reeds(
-          scene,
-          x + (k - 2.5) * w * 0.26,
-          y - 8 * u,
-          8,
-          (36 + 60 * t) * r.range(0.7, 1.2) * u,
-          adjustLch([0.5, 0.11, 138], r.bell() * 0.05, 1, r.bell() * 14),
+        reeds(scene, {
+          x: x + (k - 2.5) * w * 0.26,
+          y: y - 8 * u,
+          count: 8,
+          height: (36 + 60 * t) * r.range(0.7, 1.2) * u,
+          colour: adjustLch([0.5, 0.11, 138], r.bell() * 0.05, 1, r.bell() * 14),
           depth,
-          { spread: w * 0.16, width: (2.4 + 3 * t) * u, wind: r.bell() * 0.2 },
-        );
+          style: { spread: w * 0.16, width: (2.4 + 3 * t) * u, wind: r.bell() * 0.2 },
+        });
       for (let k = 0; k < 4; k++)
         paintThing(scene, 'flower', {
           x: x + (k - 1.5) * w * 0.36,

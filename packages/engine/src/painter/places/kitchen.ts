@@ -16,7 +16,7 @@ export const kitchen: Place = (scene, setting) => {
     planks: false,
     tiles: true,
   });
-  windowView(scene, W * 0.56, H * 0.17, 120 * u, 118 * u, floor);
+  windowView(scene, { x: W * 0.56, y: H * 0.17, w: 120 * u, h: 118 * u, floorY: floor });
   beams(scene, [0.42, 0.05, 52], [], floor);
   const wood = scene.pen({ region: REGION.wood, depth: 0.1 });
   const china = scene.pen({ region: REGION.prop, depth: 0.1 });

@@ -33,7 +33,16 @@ function cottage(scene: Scene, x: number, y: number, depth: number): void {
     { strokes: 1 },
   );
   for (const k of [17, 50])
-    paintWindow(scene, wall, x + k * u, y - 18 * u, 10 * u, 13 * u, 60 * u, [0.86, 0.02, 85], scene.light.lamps);
+    paintWindow(scene, {
+      walls: wall,
+      x: x + k * u,
+      y: y - 18 * u,
+      w: 10 * u,
+      h: 13 * u,
+      s: 60 * u,
+      wall: [0.86, 0.02, 85],
+      lit: scene.light.lamps,
+    });
   scene.pen({ region: REGION.wood, depth }).shape(rectangle(x + 29 * u, y - 25 * u, 11 * u, 27 * u), [0.4, 0.07, 210]);
 }
 
@@ -47,8 +56,8 @@ export const lighthouse: Place = (scene, setting) => {
   const foot = hz - 40 * u;
   const lampY = foot - 238 * u * LIGHTHOUSE_LAMP;
   if (e.lamps) {
-    lightBeam(scene, x, lampY, W * 0.9, Math.PI - 0.03, Math.PI + 0.15, 0.45);
-    lightBeam(scene, x, lampY, W * 0.6, -0.1, 0.1, 0.34);
+    lightBeam(scene, { x, y: lampY, length: W * 0.9, from: Math.PI - 0.03, to: Math.PI + 0.15, alpha: 0.45 });
+    lightBeam(scene, { x, y: lampY, length: W * 0.6, from: -0.1, to: 0.1, alpha: 0.34 });
   }
   paintWater(scene, hz);
   if (storm) roughSea(scene, hz);
@@ -57,13 +66,48 @@ export const lighthouse: Place = (scene, setting) => {
     sailingBoat(scene, W * 0.2, hz + 22 * u, 70 * u, 0.46, { sail: [0.86, 0.04, 80] });
     ripples(scene, hz, hz + 3 * u, H, 160, { alpha: 0.4 });
   }
-  rock(scene, x + 10 * u, hz + 32 * u, 340 * u, 90 * u, [0.45, 0.03, 260], 0.34, 9, 0.8);
+  rock(scene, {
+    x: x + 10 * u,
+    y: hz + 32 * u,
+    w: 340 * u,
+    h: 90 * u,
+    colour: [0.45, 0.03, 260],
+    depth: 0.34,
+    knobs: 9,
+    flat: 0.8,
+  });
   cottage(scene, x + 52 * u, hz - 12 * u, 0.3);
   lighthouseTower(scene, x, foot, 238 * u, 0.26);
-  rock(scene, x - 50 * u, hz + 38 * u, 150 * u, 64 * u, [0.39, 0.03, 262], 0.24, 7);
-  rock(scene, x + 104 * u, hz + 42 * u, 200 * u, 60 * u, [0.37, 0.03, 262], 0.22, 7);
-  if (storm) waveRow(scene, hz + 150 * u, 46, 80, 0.06, [0.33, 0.05, 212], true);
-  rock(scene, W * 0.34, H + 46 * u, 900 * u, 150 * u, [0.38, 0.035, 255], 0.04, 16, 0.28);
+  rock(scene, {
+    x: x - 50 * u,
+    y: hz + 38 * u,
+    w: 150 * u,
+    h: 64 * u,
+    colour: [0.39, 0.03, 262],
+    depth: 0.24,
+    knobs: 7,
+  });
+  rock(scene, {
+    x: x + 104 * u,
+    y: hz + 42 * u,
+    w: 200 * u,
+    h: 60 * u,
+    colour: [0.37, 0.03, 262],
+    depth: 0.22,
+    knobs: 7,
+  });
+  if (storm)
+    waveRow(scene, { y: hz + 150 * u, amplitude: 46, length: 80, depth: 0.06, colour: [0.33, 0.05, 212], foam: true });
+  rock(scene, {
+    x: W * 0.34,
+    y: H + 46 * u,
+    w: 900 * u,
+    h: 150 * u,
+    colour: [0.38, 0.035, 255],
+    depth: 0.04,
+    knobs: 16,
+    flat: 0.28,
+  });
   return {
     x: W * 0.3,
     y: H * 0.845,

@@ -12,7 +12,7 @@ export const meadow: Place = (scene, setting) => {
   paintClouds(scene, hz);
   ridge(scene, hz + 6 * u, 74, 190, [0.5, 0.06, 235], 0.86);
   ridge(scene, hz + 12 * u, 36, 120, [0.48, 0.07, 180], 0.7);
-  treeline(scene, hz + 12 * u, 16 * u, grassOf(scene, -0.12), 0.58);
+  treeline(scene, { y: hz + 12 * u, height: 16 * u, colour: grassOf(scene, -0.12), depth: 0.58 });
   fields(scene, hz + 8 * u, H * 0.8, 5, (i) => grassOf(scene, [0.07, -0.01, 0.05, 0, 0.03][i]));
   tree(scene, W * 0.13, H * 0.68, 190 * u, 0.22);
   tree(scene, W * 0.83, H * 0.61, 96 * u, 0.36);

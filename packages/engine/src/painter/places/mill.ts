@@ -15,7 +15,7 @@ export const millByTheDyke: Place = (scene, setting) => {
   paintClouds(scene, hz);
   if (e.weather === 'clear') cloudBank(scene, hz * 0.3, 2, 1.3, { spread: 20 });
   ridge(scene, hz, 30, 140, [0.5, 0.06, 200], 0.8);
-  treeline(scene, hz + 4, 18 * u, autumn ? [0.58, 0.11, 60] : [0.45, 0.08, 145], 0.62);
+  treeline(scene, { y: hz + 4, height: 18 * u, colour: autumn ? [0.58, 0.11, 60] : [0.45, 0.08, 145], depth: 0.62 });
   for (let i = 0; i < 6; i++) {
     const y = hz + 3 * u + i * i * 2.2 * u;
     const field: Lch = i % 2 ? [0.6, 0.09, 105] : autumn ? [0.66, 0.11, 82] : [0.56, 0.1, 125];
@@ -46,7 +46,7 @@ export const millByTheDyke: Place = (scene, setting) => {
     autumn ? [0.58, 0.115, 96] : [0.5, 0.1, 128],
     0.24,
   );
-  millTower(scene, W * 0.7, dyke + 8 * u, 290 * u, 0.24, 0.28);
+  millTower(scene, { x: W * 0.7, y: dyke + 8 * u, s: 290 * u, depth: 0.24, turn: 0.28 });
   for (const [x, y, s, d] of [
     [0.5, 14, 130, 0.24],
     [0.91, 12, 170, 0.22],
@@ -66,7 +66,7 @@ export const millByTheDyke: Place = (scene, setting) => {
   scene
     .pen({ region: REGION.water, depth: 0.15, raw: true })
     .shape(wobble(canal, 1, 20, 3), e.water[0], { toColour: e.water[1], volume: 0, strokes: 0, rim: 0.4, shade: 0.5 });
-  meadowFlecks(scene, dyke + 22 * u, H * 0.78, 70, [0.55, 0.09, 105], 0.2);
+  meadowFlecks(scene, { y0: dyke + 22 * u, y1: H * 0.78, count: 70, colour: [0.55, 0.09, 105], depth: 0.2 });
   bank(
     scene,
     [
@@ -79,13 +79,21 @@ export const millByTheDyke: Place = (scene, setting) => {
     [0.36, 0.07, 125],
     0.03,
   );
-  reedBank(scene, -10, W * 1.02, () => H + 4 * u, 58 * u, [0.38, 0.07, 118], 0, {
-    count: 6,
-    step: 14,
-    width: 3 * u,
-    wind: 0.12,
-    heads: 0.06,
-    plumes: 0.06,
+  reedBank(scene, {
+    x0: -10,
+    x1: W * 1.02,
+    shore: () => H + 4 * u,
+    height: 58 * u,
+    colour: [0.38, 0.07, 118],
+    depth: 0,
+    style: {
+      count: 6,
+      step: 14,
+      width: 3 * u,
+      wind: 0.12,
+      heads: 0.06,
+      plumes: 0.06,
+    },
   });
   return {
     x: W * (0.28 + 0.04 * r.next()),

@@ -14,12 +14,21 @@ import { horizonOf, type Place } from './place';
 /** A range of peaks with snow on them: base line y px, `height` px. */
 function range(
   scene: Scene,
-  y: number,
-  height: number,
-  peaks: readonly (readonly [x: number, h: number])[],
-  colour: Lch,
-  depth: number,
-  snow: number,
+  {
+    y,
+    height,
+    peaks,
+    colour,
+    depth,
+    snow,
+  }: {
+    readonly y: number;
+    readonly height: number;
+    readonly peaks: readonly (readonly [x: number, h: number])[];
+    readonly colour: Lch;
+    readonly depth: number;
+    readonly snow: number;
+  },
 ): void {
   const { width: W, random: r } = scene;
   const path: Point[] = [[-20, y + 10]];
@@ -96,36 +105,34 @@ export const mountains: Place = (scene, setting) => {
   paintSky(scene, hz, 0.24);
   paintClouds(scene, hz * 0.7);
   const snow = e.season === 'summer' ? 0.34 : 0.5;
-  range(
-    scene,
-    hz,
-    250 * u,
-    [
+  range(scene, {
+    y: hz,
+    height: 250 * u,
+    peaks: [
       [0.16, 0.66],
       [0.44, 1],
       [0.78, 0.84],
     ],
-    [0.56, 0.05, 262],
-    0.8,
+    colour: [0.56, 0.05, 262],
+    depth: 0.8,
     snow,
-  );
+  });
   mist(scene, hz - 20 * u, 30 * u, 0.4);
-  range(
-    scene,
-    hz + 6 * u,
-    130 * u,
-    [
+  range(scene, {
+    y: hz + 6 * u,
+    height: 130 * u,
+    peaks: [
       [0.05, 0.9],
       [0.3, 0.6],
       [0.64, 0.76],
       [0.95, 1],
     ],
-    [0.46, 0.06, 240],
-    0.58,
-    0,
-  );
+    colour: [0.46, 0.06, 240],
+    depth: 0.58,
+    snow: 0,
+  });
   mist(scene, hz + 4 * u, 24 * u, 0.35);
-  treeline(scene, hz + 12 * u, 26 * u, [0.36, 0.06, 170], 0.46);
+  treeline(scene, { y: hz + 12 * u, height: 26 * u, colour: [0.36, 0.06, 170], depth: 0.46 });
   fields(scene, hz + 6 * u, H * 0.84, 3, (i) => grassOf(scene, [0.02, -0.03, 0.02][i]));
   for (const [x, y, s, d] of [
     [0.1, 0.74, 150, 0.24],
@@ -136,8 +143,8 @@ export const mountains: Place = (scene, setting) => {
     [0.79, 0.715, 90, 0.32],
   ])
     fir(scene, W * x, H * y, s * u, d);
-  rock(scene, W * 0.86, H * 0.97, 190 * u, 60 * u, [0.52, 0.02, 255], 0.08);
-  rock(scene, W * 0.07, H * 1.02, 200 * u, 70 * u, [0.5, 0.02, 255], 0.05);
+  rock(scene, { x: W * 0.86, y: H * 0.97, w: 190 * u, h: 60 * u, colour: [0.52, 0.02, 255], depth: 0.08 });
+  rock(scene, { x: W * 0.07, y: H * 1.02, w: 200 * u, h: 70 * u, colour: [0.5, 0.02, 255], depth: 0.05 });
   grass(scene, H * 0.76, H, 90, 0.14);
   cornerGrass(scene, 40, 0.12, 0.88);
   return { x: W * 0.42, y: H * 0.87, head: 44 * u, depth: 0.06, horizon: hz, left: W * 0.14, right: W * 0.84 };

@@ -31,7 +31,7 @@ export const nightSky: Place = (scene, setting) => {
   } else paintClouds(scene, hz);
   if (e.weather !== 'clear' && e.stars > 0.3) paintClouds(scene, hz);
   ridge(scene, hz + 4 * u, 60, 190, [0.4, 0.05, 260], 0.7);
-  treeline(scene, hz + 8 * u, 18 * u, [0.34, 0.06, 170], 0.5);
+  treeline(scene, { y: hz + 8 * u, height: 18 * u, colour: [0.34, 0.06, 170], depth: 0.5 });
   if (!setting.named.has('cottage'))
     paintThing(scene, 'cottage', { x: W * 0.8, y: hz + 20 * u, size: 46 * u, depth: 0.4 });
   bank(

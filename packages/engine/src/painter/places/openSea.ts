@@ -18,7 +18,16 @@ export const openSea: Place = (scene, setting) => {
     sailingBoat(scene, W * 0.26, hz + 20 * u, 80 * u, 0.5);
     ripples(scene, hz, hz + 3 * u, H, 220, { alpha: 0.42 });
   }
-  rock(scene, W * 0.12, H + 30 * u, 330 * u, 120 * u, [0.42, 0.03, 258], 0.05);
-  rock(scene, W * 0.5, H + 40 * u, 620 * u, 118 * u, [0.4, 0.03, 258], 0.03, 11, 0.35);
+  rock(scene, { x: W * 0.12, y: H + 30 * u, w: 330 * u, h: 120 * u, colour: [0.42, 0.03, 258], depth: 0.05 });
+  rock(scene, {
+    x: W * 0.5,
+    y: H + 40 * u,
+    w: 620 * u,
+    h: 118 * u,
+    colour: [0.4, 0.03, 258],
+    depth: 0.03,
+    knobs: 11,
+    flat: 0.35,
+  });
   return { x: W * 0.46, y: H * 0.875, head: 46 * u, depth: 0.02, horizon: hz, boat: { x: W * 0.5, y: hz + 130 * u } };
 };

@@ -42,7 +42,7 @@ export const orchard: Place = (scene, setting) => {
   paintSky(scene, hz + 20 * u, 0.3);
   paintClouds(scene, hz);
   ridge(scene, hz + 6 * u, 50, 170, [0.5, 0.06, 220], 0.84);
-  treeline(scene, hz + 8 * u, 14 * u, grassOf(scene, -0.1), 0.6);
+  treeline(scene, { y: hz + 8 * u, height: 14 * u, colour: grassOf(scene, -0.1), depth: 0.6 });
   fields(scene, hz + 4 * u, H * 0.78, 4, (i) => grassOf(scene, [0.06, 0, 0.04, 0.02][i]));
   for (let row = 4; row >= 0; row--) {
     const t = Math.pow(0.62, row);

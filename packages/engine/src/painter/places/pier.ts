@@ -10,13 +10,13 @@ export const pier: Place = (scene, setting) => {
   const { width: W, height: H, unit: u } = scene;
   const hz = horizonOf(scene, setting, 0.47);
   openWater(scene, hz, 0.75);
-  treeline(scene, hz + 1, 13 * u, [0.42, 0.06, 165], 0.68, 0.4, 1.05);
-  rock(scene, W * 0.14, hz + 9 * u, 84 * u, 15 * u, [0.5, 0.02, 260], 0.48);
+  treeline(scene, { y: hz + 1, height: 13 * u, colour: [0.42, 0.06, 165], depth: 0.68, from: 0.4, to: 1.05 });
+  rock(scene, { x: W * 0.14, y: hz + 9 * u, w: 84 * u, h: 15 * u, colour: [0.5, 0.02, 260], depth: 0.48 });
   lighthouse(scene, W * 0.14, hz + 3 * u, 128 * u, 0.5);
   stiltHouse(scene, W * 0.86, hz + 26 * u, 150 * u, 0.3, { smoke: true, flip: true, wall: [0.52, 0.11, 28] });
   stiltHouse(scene, W * 0.62, hz + 12 * u, 80 * u, 0.45, { smoke: true, wall: [0.62, 0.09, 80] });
   const deck = H * 0.79;
-  jetty(scene, -20, W * 1.05, deck, 0.06, 32 * u, 60 * u);
+  jetty(scene, { x0: -20, x1: W * 1.05, y: deck, depth: 0.06, deck: 32 * u, leg: 60 * u });
   return {
     x: W * 0.42,
     y: deck + 9 * u,

@@ -9,7 +9,7 @@ export const reedChannel: Place = (scene, setting) => {
   const { width: W, unit: u } = scene;
   const hz = horizonOf(scene, setting, 0.44);
   openWater(scene, hz, 0.56, 110);
-  treeline(scene, hz + 1, 16 * u, [0.42, 0.07, 170], 0.68, 0, 1.02);
+  treeline(scene, { y: hz + 1, height: 16 * u, colour: [0.42, 0.07, 170], depth: 0.68, from: 0, to: 1.02 });
   const green: Lch = [0.52, 0.08, 108];
   for (const [x0, x1, y, h, depth, tall, wind] of [
     [-0.06, 0.4, 9, 7, 0.54, 17, 0.15],
@@ -17,15 +17,23 @@ export const reedChannel: Place = (scene, setting) => {
     [-0.1, 0.32, 58, 18, 0.3, 50, 0.2],
     [0.74, 1.2, 76, 22, 0.24, 66, -0.16],
   ]) {
-    islet(scene, W * x0, W * x1, hz + y * u, h * u, depth, green);
-    reedBank(scene, W * x0, W * x1, () => hz + (y + 4) * u, tall * u, [0.53, 0.085, 92], depth - 0.02, {
-      step: depth > 0.4 ? 6 : 9,
-      count: 8,
-      width: (depth > 0.4 ? 1.2 : 2.1) * u,
-      wind,
-      plumes: 0.13,
-      scale: (x) =>
-        x0 < 0.3 ? 0.55 + 0.6 * smoothstep(W * x1, W * x0, x) : 0.5 + 0.65 * smoothstep(W * x0, W * x1, x),
+    islet(scene, { x0: W * x0, x1: W * x1, y: hz + y * u, h: h * u, depth, colour: green });
+    reedBank(scene, {
+      x0: W * x0,
+      x1: W * x1,
+      shore: () => hz + (y + 4) * u,
+      height: tall * u,
+      colour: [0.53, 0.085, 92],
+      depth: depth - 0.02,
+      style: {
+        step: depth > 0.4 ? 6 : 9,
+        count: 8,
+        width: (depth > 0.4 ? 1.2 : 2.1) * u,
+        wind,
+        plumes: 0.13,
+        scale: (x) =>
+          x0 < 0.3 ? 0.55 + 0.6 * smoothstep(W * x1, W * x0, x) : 0.5 + 0.65 * smoothstep(W * x0, W * x1, x),
+      },
     });
   }
   mist(scene, hz + 10 * u, 24 * u, 0.45);

@@ -68,7 +68,7 @@ export const riverBridge: Place = (scene, setting) => {
   paintSky(scene, hz + 20 * u, 0.68);
   paintClouds(scene, hz);
   ridge(scene, hz + 6 * u, 50, 160, [0.5, 0.06, 230], 0.84);
-  treeline(scene, hz + 8 * u, 20 * u, grassOf(scene, -0.1), 0.6);
+  treeline(scene, { y: hz + 8 * u, height: 20 * u, colour: grassOf(scene, -0.1), depth: 0.6 });
   fields(scene, hz + 4 * u, H * 0.7, 4, (i) => grassOf(scene, [0.06, 0, 0.04, 0.02][i]));
   scene.pen({ region: REGION.water, depth: 0.2, raw: true }).shape(
     wobble(
@@ -119,17 +119,33 @@ export const riverBridge: Place = (scene, setting) => {
     grassOf(scene, -0.05),
     0.05,
   );
-  reedBank(scene, -10, W * 0.2, () => H + 4 * u, 66 * u, grassOf(scene, -0.12), 0.02, {
-    count: 6,
-    width: 2.4 * u,
-    wind: 0.15,
-    heads: 0.1,
+  reedBank(scene, {
+    x0: -10,
+    x1: W * 0.2,
+    shore: () => H + 4 * u,
+    height: 66 * u,
+    colour: grassOf(scene, -0.12),
+    depth: 0.02,
+    style: {
+      count: 6,
+      width: 2.4 * u,
+      wind: 0.15,
+      heads: 0.1,
+    },
   });
-  reedBank(scene, W * 0.84, W * 1.03, () => H + 4 * u, 60 * u, grassOf(scene, -0.12), 0.02, {
-    count: 6,
-    width: 2.4 * u,
-    wind: -0.12,
-    heads: 0.1,
+  reedBank(scene, {
+    x0: W * 0.84,
+    x1: W * 1.03,
+    shore: () => H + 4 * u,
+    height: 60 * u,
+    colour: grassOf(scene, -0.12),
+    depth: 0.02,
+    style: {
+      count: 6,
+      width: 2.4 * u,
+      wind: -0.12,
+      heads: 0.1,
+    },
   });
   grass(scene, H * 0.94, H, 14, 0.04);
   return {

@@ -104,12 +104,21 @@ export function room(scene: Scene, style: RoomStyle): number {
 /** A window in the wall with the sky, hills and the season behind it, and the light that it throws on the floor. */
 export function windowView(
   scene: Scene,
-  x: number,
-  y: number,
-  w: number,
-  h: number,
-  floorY: number,
-  water = false,
+  {
+    x,
+    y,
+    w,
+    h,
+    floorY,
+    water = false,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly w: number;
+    readonly h: number;
+    readonly floorY: number;
+    readonly water?: boolean;
+  },
 ): void {
   const { light: e, unit: u, width: W, height: H } = scene;
   const frame: Lch = [0.9, 0.02, 85];
@@ -144,7 +153,14 @@ export function windowView(
       scene
         .pen({ region: REGION.window, depth: 0.4 })
         .shape(rectangle(x, hz, w, h), [0.56, 0.1, 126], { rim: 0, shade: 0 });
-    treeline(scene, hz + 2 * u, h * 0.12, [0.42, 0.07, 160], 0.6, x / W, (x + w) / W);
+    treeline(scene, {
+      y: hz + 2 * u,
+      height: h * 0.12,
+      colour: [0.42, 0.07, 160],
+      depth: 0.6,
+      from: x / W,
+      to: (x + w) / W,
+    });
     if (e.weather === 'snow' || e.weather === 'rain' || e.weather === 'storm')
       for (let i = 0; i < 18; i++) {
         const [px, py] = [x + scene.random.next() * w, y + scene.random.next() * h];

@@ -11,7 +11,7 @@ export const stiltVillage: Place = (scene, setting) => {
   const { width: W, height: H, unit: u, random: r, light: e } = scene;
   const hz = horizonOf(scene, setting, 0.46);
   openWater(scene, hz, 0.44);
-  treeline(scene, hz + 1, 12 * u, [0.4, 0.05, 200], 0.66, 0.2, 0.66);
+  treeline(scene, { y: hz + 1, height: 12 * u, colour: [0.4, 0.05, 200], depth: 0.66, from: 0.2, to: 0.66 });
   for (const [x, y, s, depth] of [
     [0.6, 5, 46, 0.6],
     [0.24, 6, 44, 0.6],
@@ -33,7 +33,7 @@ export const stiltVillage: Place = (scene, setting) => {
   cloudStreaks(scene, hz * 0.3, hz * 0.6, 2, mixLch(e.sky[2], e.light, 0.35), 0.25);
   if (setting.onFoot) {
     const deck = H * 0.8;
-    jetty(scene, W * 0.16, W * 1.05, deck, 0.06, 30 * u, 60 * u);
+    jetty(scene, { x0: W * 0.16, x1: W * 1.05, y: deck, depth: 0.06, deck: 30 * u, leg: 60 * u });
     return {
       x: W * 0.44,
       y: deck + 8 * u,

@@ -32,17 +32,16 @@ export function houseRow(scene: Scene, x0: number, x1: number, y: number, w: num
   for (let x = x0, i = 0; x < x1; i++) {
     const width = w * r.range(0.84, 1.16);
     const height = w * r.range(1.1, 2.1);
-    townhouse(
-      scene,
-      x + width / 2,
+    townhouse(scene, {
+      x: x + width / 2,
       y,
-      width,
-      height,
+      w: width,
+      h: height,
       depth,
-      FRONTS[i % FRONTS.length],
-      r.pick(TOWN_ROOFS),
-      r.pick(SHUTTERS),
-    );
+      colour: FRONTS[i % FRONTS.length],
+      roof: r.pick(TOWN_ROOFS),
+      shutter: r.pick(SHUTTERS),
+    });
     x += width;
   }
 }

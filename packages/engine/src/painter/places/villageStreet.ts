@@ -16,7 +16,7 @@ export const villageStreet: Place = (scene, setting) => {
   paintSky(scene, hz, 0.5);
   paintClouds(scene, hz * 0.8);
   ridge(scene, hz, 60, 140, [0.5, 0.06, 235], 0.84);
-  treeline(scene, hz + 4 * u, 22 * u, [0.42, 0.08, 150], 0.62, 0.3, 0.7);
+  treeline(scene, { y: hz + 4 * u, height: 22 * u, colour: [0.42, 0.08, 150], depth: 0.62, from: 0.3, to: 0.7 });
   steeple(scene, [W * 0.5, hz + 4 * u], [W * 0.03, 70 * u, 64 * u], 0.6, [
     [0.82, 0.03, 80],
     [0.45, 0.06, 250],
@@ -48,17 +48,16 @@ export const villageStreet: Place = (scene, setting) => {
     [1.04, 180, 112, 0.1],
   ];
   rows.forEach(([x, w, y, depth], i) =>
-    townhouse(
-      scene,
-      W * x,
-      hz + y * u,
-      w * u,
-      w * u * r.range(1, 1.4),
+    townhouse(scene, {
+      x: W * x,
+      y: hz + y * u,
+      w: w * u,
+      h: w * u * r.range(1, 1.4),
       depth,
-      mixLch(FRONTS[(i * 3) % FRONTS.length], [0.8, 0.03, 80], 0.15),
-      r.pick(TOWN_ROOFS),
-      r.pick(SHUTTERS),
-    ),
+      colour: mixLch(FRONTS[(i * 3) % FRONTS.length], [0.8, 0.03, 80], 0.15),
+      roof: r.pick(TOWN_ROOFS),
+      shutter: r.pick(SHUTTERS),
+    }),
   );
   tree(scene, W * 0.245, hz + 54 * u, 90 * u, 0.3);
   if (!setting.named.has('street lamp'))

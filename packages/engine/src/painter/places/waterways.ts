@@ -12,17 +12,33 @@ const FRAME_GREEN: Lch = [0.27, 0.055, 130];
 export function foregroundReeds(scene: Scene, leftEnd: number, rightStart: number, height: number): void {
   const { width: W, height: H, unit: u } = scene;
   const style = { step: 11, width: 3.6 * u, heads: 0.1, lit: 0.22 };
-  reedBank(scene, -12, W * leftEnd, () => H + 6 * u, height * u, FRAME_GREEN, 0, {
-    ...style,
-    count: 6,
-    wind: 0.12,
-    scale: (x) => 0.35 + 0.85 * smoothstep(W * leftEnd, 0, x),
+  reedBank(scene, {
+    x0: -12,
+    x1: W * leftEnd,
+    shore: () => H + 6 * u,
+    height: height * u,
+    colour: FRAME_GREEN,
+    depth: 0,
+    style: {
+      ...style,
+      count: 6,
+      wind: 0.12,
+      scale: (x) => 0.35 + 0.85 * smoothstep(W * leftEnd, 0, x),
+    },
   });
-  reedBank(scene, W * rightStart, W * 1.03, () => H + 6 * u, height * 0.8 * u, FRAME_GREEN, 0, {
-    ...style,
-    count: 5,
-    wind: -0.1,
-    scale: (x) => 0.3 + 0.8 * smoothstep(W * rightStart, W, x),
+  reedBank(scene, {
+    x0: W * rightStart,
+    x1: W * 1.03,
+    shore: () => H + 6 * u,
+    height: height * 0.8 * u,
+    colour: FRAME_GREEN,
+    depth: 0,
+    style: {
+      ...style,
+      count: 5,
+      wind: -0.1,
+      scale: (x) => 0.3 + 0.8 * smoothstep(W * rightStart, W, x),
+    },
   });
 }
 

@@ -7,13 +7,23 @@ import type { Scene } from '../stage/scene';
 /** A flat boat seen from the side: centre of its water line (x, y) px, length `s` px; `load` draws what stands in it. */
 export function punt(
   scene: Scene,
-  x: number,
-  y: number,
-  s: number,
-  depth: number,
-  colour: Lch = [0.45, 0.07, 190],
-  flip = false,
-  load?: () => void,
+  {
+    x,
+    y,
+    s,
+    depth,
+    colour = [0.45, 0.07, 190],
+    flip = false,
+    load,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly s: number;
+    readonly depth: number;
+    readonly colour?: Lch;
+    readonly flip?: boolean;
+    readonly load?: () => void;
+  },
 ): void {
   if (!scene.allows('thing: boat')) return;
   const f = flip ? -1 : 1;
@@ -87,7 +97,7 @@ export function sailingBoat(
 ): void {
   if (!scene.allows('thing: boat', 'thing: sailing boat')) return;
   scene.group({ y, sway: 2 }, () => {
-    punt(scene, x, y, s, depth, style.colour ?? [0.5, 0.12, 28], style.flip);
+    punt(scene, { x, y, s, depth, colour: style.colour ?? [0.5, 0.12, 28], flip: style.flip });
     const wood = scene.pen({ region: REGION.wood, depth });
     const cloth = scene.pen({ region: REGION.prop, depth });
     wood.line(
@@ -154,7 +164,24 @@ export function sailingBoat(
 }
 
 /** A wooden jetty from x0 to x1 px at deck height y px. */
-export function jetty(scene: Scene, x0: number, x1: number, y: number, depth: number, deck: number, leg: number): void {
+export function jetty(
+  scene: Scene,
+  {
+    x0,
+    x1,
+    y,
+    depth,
+    deck,
+    leg,
+  }: {
+    readonly x0: number;
+    readonly x1: number;
+    readonly y: number;
+    readonly depth: number;
+    readonly deck: number;
+    readonly leg: number;
+  },
+): void {
   const r = scene.random;
   const pen = scene.pen({ region: REGION.wood, depth });
   scene.group({ y: y + deck * 0.3 + leg, sway: 1.4 }, () => {

@@ -117,7 +117,7 @@ export function stiltHouse(
 
     roofOf(scene, { at, X, x0, x1, x2, ridgeX, ridgeY, eaves, side, s, f, depth, x, roof });
     const window = (v: number, y: number, w: number, h: number) =>
-      paintWindow(scene, walls, X(v), y, w * s, h * s, s, wall, lit);
+      paintWindow(scene, { walls, x: X(v), y, w: w * s, h: h * s, s, wall, lit });
     window(lerp(x0, x1, 0.27), lerp(eaves, deck, 0.42), 0.13, 0.17);
     window(ridgeX, eaves - s * 0.1, 0.1, 0.12);
     window(lerp(x1, x2, 0.5), lerp(eaves, deck, 0.45), 0.12, 0.17);
@@ -244,14 +244,25 @@ function roofOf(scene: Scene, p: RoofPlan): void {
 /** A window with frame, cross bars, and light behind it where lamps are lit. Centre and size in px. */
 export function paintWindow(
   scene: Scene,
-  walls: Pen,
-  x: number,
-  y: number,
-  w: number,
-  h: number,
-  s: number,
-  wall: Lch,
-  lit: boolean,
+  {
+    walls,
+    x,
+    y,
+    w,
+    h,
+    s,
+    wall,
+    lit,
+  }: {
+    readonly walls: Pen;
+    readonly x: number;
+    readonly y: number;
+    readonly w: number;
+    readonly h: number;
+    readonly s: number;
+    readonly wall: Lch;
+    readonly lit: boolean;
+  },
 ): void {
   const depth = walls.options.depth;
   const pane = wobble(rectangle(x - w / 2, y - h / 2, w, h), 0.4, 8, x);

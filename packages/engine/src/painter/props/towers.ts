@@ -135,12 +135,21 @@ export function lighthouse(scene: Scene, x: number, y: number, s: number, depth:
 /** A beam of light from (x, y) px between two angles (radians). */
 export function lightBeam(
   scene: Scene,
-  x: number,
-  y: number,
-  length: number,
-  from: number,
-  to: number,
-  alpha = 0.4,
+  {
+    x,
+    y,
+    length,
+    from,
+    to,
+    alpha = 0.4,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly length: number;
+    readonly from: number;
+    readonly to: number;
+    readonly alpha?: number;
+  },
 ): void {
   const pen = scene.pen({ region: REGION.none, depth: 0.5, raw: true });
   const end = (a: number): Point => [x + Math.cos(a) * length, y + Math.sin(a) * length];
@@ -161,13 +170,23 @@ export function lightBeam(
 /** A tower mill: foot (x, y) px, scale `s` px, sails turned by `turn` radians. */
 export function mill(
   scene: Scene,
-  x: number,
-  y: number,
-  s: number,
-  depth: number,
-  turn = 0.35,
-  colour: Lch = [0.6, 0.06, 45],
-  mirror = false,
+  {
+    x,
+    y,
+    s,
+    depth,
+    turn = 0.35,
+    colour = [0.6, 0.06, 45],
+    mirror = false,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly s: number;
+    readonly depth: number;
+    readonly turn?: number;
+    readonly colour?: Lch;
+    readonly mirror?: boolean;
+  },
 ): void {
   if (!scene.allows('thing: windmill', 'place: mill')) return;
   const e = scene.light;

@@ -8,14 +8,25 @@ import type { Scene } from '../stage/scene';
 /** A gabled town house: middle of its foot (x, y) px, `w` x `h` px up to the eaves. */
 export function townhouse(
   scene: Scene,
-  x: number,
-  y: number,
-  w: number,
-  h: number,
-  depth: number,
-  colour: Lch,
-  roof: Lch,
-  shutter: Lch,
+  {
+    x,
+    y,
+    w,
+    h,
+    depth,
+    colour,
+    roof,
+    shutter,
+  }: {
+    readonly x: number;
+    readonly y: number;
+    readonly w: number;
+    readonly h: number;
+    readonly depth: number;
+    readonly colour: Lch;
+    readonly roof: Lch;
+    readonly shutter: Lch;
+  },
 ): void {
   if (!scene.allows('thing: cottage')) return;
   const { random: r, light: e } = scene;

@@ -14,7 +14,8 @@ export const LANDMARK_THINGS: Readonly<Record<string, ThingDrawing>> = {
     height: 1.4,
     width: 5,
     stands: 'water',
-    paint: (kit, colour) => punt(kit.scene, kit.x, kit.y, kit.size * 4.6, kit.depth, colour, kit.options.flip),
+    paint: (kit, colour) =>
+      punt(kit.scene, { x: kit.x, y: kit.y, s: kit.size * 4.6, depth: kit.depth, colour, flip: kit.options.flip }),
   },
   'sailing boat': {
     height: 6,
@@ -29,7 +30,11 @@ export const LANDMARK_THINGS: Readonly<Record<string, ThingDrawing>> = {
     stands: 'water',
     paint: (kit) => stiltHouse(kit.scene, kit.x, kit.y, kit.size * 0.7, kit.depth, { flip: kit.options.flip }),
   },
-  windmill: { height: 16, width: 0.9, paint: (kit) => mill(kit.scene, kit.x, kit.y, kit.size, kit.depth, 0.28) },
+  windmill: {
+    height: 16,
+    width: 0.9,
+    paint: (kit) => mill(kit.scene, { x: kit.x, y: kit.y, s: kit.size, depth: kit.depth, turn: 0.28 }),
+  },
   lighthouse: { height: 16, width: 0.4, paint: (kit) => lighthouse(kit.scene, kit.x, kit.y, kit.size, kit.depth) },
   tree: { height: 9, width: 1, paint: (kit) => paintTree(kit.scene, kit.x, kit.y, kit.size, kit.depth) },
   fir: { height: 9, width: 0.6, paint: (kit) => paintFir(kit.scene, kit.x, kit.y, kit.size, kit.depth) },

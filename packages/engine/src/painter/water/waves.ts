@@ -14,12 +14,21 @@ interface Crest {
 /** One row of a rough sea: slow backs, steep faces, torn caps. `amplitude` and `length` in units. */
 export function waveRow(
   scene: Scene,
-  y: number,
-  amplitude: number,
-  length: number,
-  depth: number,
-  colour: Lch,
-  foam: boolean,
+  {
+    y,
+    amplitude,
+    length,
+    depth,
+    colour,
+    foam,
+  }: {
+    readonly y: number;
+    readonly amplitude: number;
+    readonly length: number;
+    readonly depth: number;
+    readonly colour: Lch;
+    readonly foam: boolean;
+  },
 ): void {
   const { random: r, unit: u, width: W, height: H, light: e } = scene;
   const path: Point[] = [];
@@ -135,6 +144,6 @@ export function roughSea(scene: Scene, horizon: number): void {
     [146, 50, 90, 0.05, [0.35, 0.05, 210]],
   ];
   rows.forEach(([dy, amplitude, length, depth, colour], i) =>
-    waveRow(scene, horizon + dy * u, amplitude, length, depth, colour, i > 1),
+    waveRow(scene, { y: horizon + dy * u, amplitude, length, depth, colour, foam: i > 1 }),
   );
 }
