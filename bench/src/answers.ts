@@ -81,15 +81,20 @@ function sheetByHand(nth: number): TraitSheet {
   };
 }
 
+/** What a curve is asked of. */
+interface Asked {
+  readonly gives: Gives;
+  readonly reference: ForeignReference;
+  readonly pixels: Picture;
+  readonly target: Descriptors;
+  readonly prompt: string;
+  readonly side: number;
+  readonly traits?: TraitSheet;
+}
+
 async function curve(
   engine: BuiltInEngine,
-  gives: Gives,
-  { picture, told }: ForeignReference,
-  pixels: Picture,
-  target: Descriptors,
-  prompt: string,
-  side: number,
-  traits?: TraitSheet,
+  { gives, reference: { picture, told }, pixels, target, prompt, side, traits }: Asked,
 ): Promise<Curve | undefined> {
   const [width, height] = [side, Math.round((side * 3) / 4)];
   const request = (weight: number) =>
@@ -191,7 +196,7 @@ async function main(): Promise<void> {
       const target = describe(pixels);
       for (const prompt of (about ? PEOPLE_PROMPTS : PROMPTS).slice(0, Number(values.prompts))) {
         const traits = about ? sheetByHand(nth) : undefined;
-        const found = await curve(engine, gives, reference, pixels, target, prompt, side, traits);
+        const found = await curve(engine, { gives, reference, pixels, target, prompt, side, traits });
         if (found) of.push(found);
       }
     }

@@ -59,6 +59,7 @@ export class TwinKernel implements PatchKernel {
     return f(d * d);
   }
 
+  // eslint-disable-next-line max-params -- called for every candidate of every pixel: no object for each
   #distance(
     t: number,
     tg: number,

@@ -64,6 +64,7 @@ export class PatchLevel {
    * `references` and their softened `guides` have equal sizes pair by pair; `places` are what else is compared of each of their
    * pixels, as one number.
    */
+  // eslint-disable-next-line max-params -- in the order in which the kernel's memory holds them
   constructor(
     kernel: PatchKernel,
     readonly width: number,

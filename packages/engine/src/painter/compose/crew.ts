@@ -121,7 +121,7 @@ function bowLamp(scene: Scene, x: number, y: number, head: number, depth: number
     { taper: [0, 0] },
   );
   paintLantern(
-    new FigureFrame(scene, CAST.Ilse, px + head * 0.25, py - head * 0.1, head, depth, false),
+    new FigureFrame(scene, CAST.Ilse, { x: px + head * 0.25, y: py - head * 0.1, head, depth }),
     [0, 0],
     1.15,
     9,

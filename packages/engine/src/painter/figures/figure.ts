@@ -15,6 +15,15 @@ export interface FigureStyle extends ShapeStyle {
   readonly line?: number;
 }
 
+/** Where a figure stands: the pit of its neck and the height of its head in px, how far away, and whether it faces left. */
+export interface FigurePlace {
+  readonly x: number;
+  readonly y: number;
+  readonly head: number;
+  readonly depth: number;
+  readonly flip?: boolean;
+}
+
 /**
  * The frame in which a person is drawn: figure units are head heights, the origin is the pit of the neck, y runs down.
  */
@@ -24,16 +33,24 @@ export class FigureFrame {
   readonly lineWidth: number;
   readonly random: Random;
 
-  /** (x, y) px is the pit of the neck, `head` px the height of the head. */
+  /** The pit of the neck, px. */
+  readonly x: number;
+  readonly y: number;
+  /** Height of the head, px. */
+  readonly head: number;
+  readonly depth: number;
+  readonly flip: boolean;
+
   constructor(
     readonly scene: Scene,
     readonly person: Person,
-    readonly x: number,
-    readonly y: number,
-    readonly head: number,
-    readonly depth: number,
-    readonly flip: boolean,
+    { x, y, head, depth, flip = false }: FigurePlace,
   ) {
+    this.x = x;
+    this.y = y;
+    this.head = head;
+    this.depth = depth;
+    this.flip = flip;
     this.detail = head > 110 ? 2 : head > 42 ? 1 : 0;
     this.lineWidth = Math.max(0.6, head / 170);
     this.random = new Random(hashText(JSON.stringify(person.face)) ^ 7);

@@ -75,7 +75,7 @@ export const baseOf = ({ action, seat, pose, flip }: Pick<PersonPlace, 'action' 
 
 /** Paints a person. */
 export function paintPerson(scene: Scene, person: Person, place: PersonPlace): void {
-  const f = new FigureFrame(scene, person, place.x, place.y, place.head, place.depth, !!place.flip);
+  const f = new FigureFrame(scene, person, place);
   const { girth } = person;
   const reach = reachFor(place.holds ?? [], place.action);
   const pose = posed(place, reach);

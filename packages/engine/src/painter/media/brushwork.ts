@@ -34,16 +34,14 @@ export function layDabs(context: SKRSContext2D, n: ShapeNode, bounds: Bounds, li
     }
     const dx = (Math.cos(a) * length) / 2;
     const dy = (Math.sin(a) * length) / 2;
-    bristleDab(
-      context,
-      r,
-      [px - dx, py - dy, px + dx, py + dy],
+    bristleDab(context, r, {
+      way: [px - dx, py - dy, px + dx, py + dy],
       width,
-      c,
-      0.32,
-      Math.max(3, Math.round(width / 2.2)),
-      r.bell() * 4,
-    );
+      colour: c,
+      alpha: 0.32,
+      bristles: Math.max(3, Math.round(width / 2.2)),
+      bow: r.bell() * 4,
+    });
   }
 }
 

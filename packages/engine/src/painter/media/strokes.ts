@@ -41,16 +41,23 @@ export function taperedLine(
   context.fill();
 }
 
-/** One dab of a bristle brush from (ax, ay) to (bx, by), `bristles` hairs over `width` px. */
+/** One dab of a bristle brush: `bristles` hairs over `width` px, bent by `bow` px in the middle. */
+export interface BristleDab {
+  /** From where to where, px. */
+  readonly way: readonly [ax: number, ay: number, bx: number, by: number];
+  readonly width: number;
+  readonly colour: Lch;
+  /** 0..1 */
+  readonly alpha: number;
+  readonly bristles: number;
+  readonly bow: number;
+}
+
+/** Paints a dab, each of its hairs a little different. */
 export function bristleDab(
   context: SKRSContext2D,
   random: Random,
-  [ax, ay, bx, by]: readonly [number, number, number, number],
-  width: number,
-  colour: Lch,
-  alpha: number,
-  bristles: number,
-  bow: number,
+  { way: [ax, ay, bx, by], width, colour, alpha, bristles, bow }: BristleDab,
 ): void {
   const dx = bx - ax;
   const dy = by - ay;

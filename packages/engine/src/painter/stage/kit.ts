@@ -70,6 +70,7 @@ export class Kit {
   }
 
   /** An ellipse about (u, v). */
+  // eslint-disable-next-line max-params -- drawings read like tables: region, place, size, colour, style
   disc(region: Region, u: number, v: number, ru: number, rv: number, colour: Lch, style: ShapeStyle = {}): ShapeNode {
     const [x, y] = this.at(u, v);
     const path = ellipse(x, y, ru * this.size, rv * this.size, this.options.turn ?? 0);
