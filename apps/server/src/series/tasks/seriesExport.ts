@@ -164,7 +164,24 @@ async function sheet({ pictures, text }: SeriesExportTask): Promise<Uint8Array> 
   const c = canvas.getContext('2d');
   c.fillStyle = '#f6f3ec';
   c.fillRect(0, 0, canvas.width, canvas.height);
-  const write = (words: string, { x, y, size, weight, colour, width }: { readonly x: number; readonly y: number; readonly size: number; readonly weight: number; readonly colour: string; readonly width: number }) => {
+  const write = (
+    words: string,
+    {
+      x,
+      y,
+      size,
+      weight,
+      colour,
+      width,
+    }: {
+      readonly x: number;
+      readonly y: number;
+      readonly size: number;
+      readonly weight: number;
+      readonly colour: string;
+      readonly width: number;
+    },
+  ) => {
     c.font = `${weight} ${size}px ${family}`;
     c.fillStyle = colour;
     let shown = words;
@@ -177,10 +194,26 @@ async function sheet({ pictures, text }: SeriesExportTask): Promise<Uint8Array> 
   images.forEach((image, k) => {
     const [x, y] = [SHEET.gap + (k % columns) * stepX, SHEET.head + Math.floor(k / columns) * stepY];
     c.drawImage(image, x, y);
-    write(pictures[k].title, { x, y: y + image.height + 24, size: 18, weight: 650, colour: '#211f1a', width: SHEET.cell });
+    write(pictures[k].title, {
+      x,
+      y: y + image.height + 24,
+      size: 18,
+      weight: 650,
+      colour: '#211f1a',
+      width: SHEET.cell,
+    });
     pictures[k].lines
       .slice(0, 2)
-      .forEach((line, n) => write(line, { x, y: y + image.height + 45 + n * 18, size: 14, weight: 400, colour: '#665f54', width: SHEET.cell }));
+      .forEach((line, n) =>
+        write(line, {
+          x,
+          y: y + image.height + 45 + n * 18,
+          size: 14,
+          weight: 400,
+          colour: '#665f54',
+          width: SHEET.cell,
+        }),
+      );
   });
   return canvas.encode('png');
 }
