@@ -202,18 +202,16 @@ async function sheet({ pictures, text }: SeriesExportTask): Promise<Uint8Array> 
       colour: '#211f1a',
       width: SHEET.cell,
     });
-    pictures[k].lines
-      .slice(0, 2)
-      .forEach((line, n) =>
-        write(line, {
-          x,
-          y: y + image.height + 45 + n * 18,
-          size: 14,
-          weight: 400,
-          colour: '#665f54',
-          width: SHEET.cell,
-        }),
-      );
+    pictures[k].lines.slice(0, 2).forEach((line, n) =>
+      write(line, {
+        x,
+        y: y + image.height + 45 + n * 18,
+        size: 14,
+        weight: 400,
+        colour: '#665f54',
+        width: SHEET.cell,
+      }),
+    );
   });
   return canvas.encode('png');
 }
