@@ -4,7 +4,7 @@ set -eu
 cd "$(dirname "$0")/.."
 
 if ! command -v node >/dev/null 2>&1; then
-  echo "Urbild needs Node.js 20.19 or newer (22 and 24 are fine). Install it and start again." >&2
+  echo "Urbild needs Node.js 20, from 20.19 on. Install it and start again." >&2
   exit 1
 fi
 node -e 'const [a,b]=process.versions.node.split(".").map(Number); process.exit(a>20||(a===20&&b>=19)?0:1)' || {
