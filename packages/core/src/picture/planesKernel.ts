@@ -68,25 +68,20 @@ const putCoverage = (memory: Float32Array, address: number, { first, last, weigh
   memory.set(weights, address / 4 + 2 * first.length);
 };
 
+/** What a plane is resized to: widths in px, how samples are taken each way, and where they go. */
+interface Resized<Samples> {
+  /** Width of the source. */
+  readonly sw: number;
+  readonly dw: number;
+  readonly dh: number;
+  readonly across: Samples;
+  readonly down: Samples;
+  /** dw * dh values. */
+  readonly out: Float32Array;
+}
+
 /** Area average. */
-export function shrinkPlane(
-  source: Float32Array,
-  {
-    sw,
-    dw,
-    dh,
-    across,
-    down,
-    out,
-  }: {
-    readonly sw: number;
-    readonly dw: number;
-    readonly dh: number;
-    readonly across: Coverage;
-    readonly down: Coverage;
-    readonly out: Float32Array;
-  },
-): void {
+export function shrinkPlane(source: Float32Array, { sw, dw, dh, across, down, out }: Resized<Coverage>): void {
   const size = (c: Coverage) => 2 * c.first.length + c.weights.length;
   const { k, memory, at } = room(source.length, size(across), size(down), sw, dw * dh);
   memory.set(source, at[0] / 4);
@@ -111,24 +106,7 @@ const putBetween = (memory: Float32Array, address: number, { low, high, part }: 
 };
 
 /** Bilinear. */
-export function enlargePlane(
-  source: Float32Array,
-  {
-    sw,
-    dw,
-    dh,
-    across,
-    down,
-    out,
-  }: {
-    readonly sw: number;
-    readonly dw: number;
-    readonly dh: number;
-    readonly across: Between;
-    readonly down: Between;
-    readonly out: Float32Array;
-  },
-): void {
+export function enlargePlane(source: Float32Array, { sw, dw, dh, across, down, out }: Resized<Between>): void {
   const { k, memory, at } = room(source.length, 3 * dw, 3 * dh, sw, dw * dh);
   memory.set(source, at[0] / 4);
   putBetween(memory, at[1], across);
