@@ -41,7 +41,7 @@ export const CAPABILITIES = [
 ];
 /** What stands above all of them and puts them together. */
 const ABOVE = ['app.module', 'application', 'entities', 'errands', 'main', 'openapi'];
-const server = ['@urbild/web', '@urbild/api', 'react*'];
+const server = ['@urbild/web', '@urbild/api', '@urbild/engine-tools', 'react*'];
 
 /** The views of the page: none imports another; what several need lies in shared/. */
 const VIEWS = ['bench', 'cast', 'compare', 'library', 'looks', 'sequence', 'series', 'strip', 'take'];
@@ -87,11 +87,29 @@ export default ts.config(
   },
   {
     files: ['packages/engine/src/**'],
-    ignores: [...tests, 'packages/engine/src/cli/**', 'packages/engine/src/testing.ts'],
+    ignores: [...tests, 'packages/engine/src/testing.ts'],
     rules: arrows(
-      ['@urbild/server', '@urbild/web', '@urbild/api', 'react*', '@nestjs/*', 'sharp', ...node],
+      ['@urbild/server', '@urbild/web', '@urbild/api', '@urbild/engine-tools', 'react*', '@nestjs/*', 'sharp', ...node],
       'the engine stands on core and a 2D canvas alone',
     ),
+  },
+  {
+    files: ['packages/engine-tools/src/**'],
+    ignores: tests,
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['@urbild/server', '@urbild/web', '@urbild/api', 'react*'],
+              message: 'tools stand on engine and core',
+            },
+            { group: ['@urbild/*/*', '!@urbild/engine/tools'], message: 'of the engine, its tools entry alone' },
+          ],
+        },
+      ],
+    },
   },
   {
     files: ['apps/server/src/**'],

@@ -56,6 +56,7 @@ module.exports = {
   projects: [
     project('core', 'packages/core/src'),
     project('engine', 'packages/engine/src'),
+    project('tools', 'packages/engine-tools/src'),
     project('server', 'apps/server/src'),
     project('web', 'apps/web/src'),
     page,

@@ -18,6 +18,7 @@ const FORBIDDEN: readonly (readonly [string, string])[] = [
   ['packages/core/src/mix/x.ts', 'sharp'],
   ['packages/core/src/mix/x.ts', '@napi-rs/canvas'],
   ['packages/engine/src/painter/x.ts', '@urbild/server'],
+  ['packages/engine/src/painter/x.ts', '@urbild/engine-tools'],
   ['packages/engine/src/painter/x.ts', 'fs/promises'],
   ['packages/engine/src/painter/x.ts', '@urbild/core/src/mix/mix'],
   [`${SERVER}/platform/jobs/x.ts`, '../../takes/take.entity'],
@@ -43,9 +44,12 @@ const FORBIDDEN: readonly (readonly [string, string])[] = [
   ['apps/web/src/parts/x.tsx', 'fs'],
   ['apps/web/src/views/bench/x.ts', '@nestjs/common'],
   ['packages/api/src/x.ts', '@urbild/core'],
+  ['packages/engine-tools/src/sheets/x.ts', '@urbild/server'],
+  ['packages/engine-tools/src/sheets/x.ts', '@urbild/engine/src/engine'],
 ];
 
 const ALLOWED: readonly (readonly [string, string])[] = [
+  ['packages/engine-tools/src/sheets/x.ts', '@urbild/engine/tools'],
   ['packages/engine/src/painter/x.ts', '@urbild/core'],
   [`${SERVER}/takes/x.ts`, '../mixes/mix.entity'],
   [`${SERVER}/takes/tasks/x.ts`, '../../platform/pictures/decode'],

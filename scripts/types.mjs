@@ -1,7 +1,16 @@
 // Checks the types of every workspace, tests included.
 import { spawnSync } from 'node:child_process';
 
-const projects = ['packages/core', 'packages/engine', 'packages/api', 'apps/server', 'apps/web', 'e2e', 'bench'];
+const projects = [
+  'packages/core',
+  'packages/engine',
+  'packages/engine-tools',
+  'packages/api',
+  'apps/server',
+  'apps/web',
+  'e2e',
+  'bench',
+];
 let failed = false;
 for (const project of projects) {
   const { status } = spawnSync(process.execPath, ['node_modules/typescript/bin/tsc', '--noEmit', '-p', project], {

@@ -17,7 +17,7 @@ import {
 } from '@urbild/core';
 import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
 import { parseArgs } from 'util';
-import { foreignReferences, type ForeignReference } from '../../packages/engine/src/foreign';
+import { foreignReferences, type ForeignReference } from '@urbild/engine-tools';
 import { subjectAlpha, subjectOf } from '../../packages/engine/src/influences/subject';
 
 const PROMPTS = [

@@ -6,7 +6,7 @@ import path from 'path';
 import sharp from 'sharp';
 import { VisionService } from '../../apps/server/src/platform/vision/vision.service';
 import type { SeenFace } from '../../apps/server/src/platform/vision/vision.worker';
-import { paintPersonFrom, type PaintedPerson } from '../../packages/engine/src/traits/samples';
+import { paintPersonFrom, type PaintedPerson } from '@urbild/engine-tools';
 import { config } from './measure';
 
 /** Somebody painted, and what the vision models and the readers made of the picture, by the same way as an import. */

@@ -28,7 +28,7 @@ import {
   type RenderResult,
 } from '@urbild/engine';
 import sharp from 'sharp';
-import { paintPersonFrom } from '../../packages/engine/src/traits/samples';
+import { paintPersonFrom } from '@urbild/engine-tools';
 
 /** What stands behind an influence of the rig: pictures by name, and the sheet of a character. */
 export interface RigSource {

@@ -15,7 +15,7 @@ import {
   type Trial,
 } from '@urbild/core';
 import { BuiltInEngine, readRequest } from '@urbild/engine';
-import { foreignReferences } from '../../packages/engine/src/foreign';
+import { foreignReferences } from '@urbild/engine-tools';
 
 const [WIDTH, HEIGHT] = [192, 144];
 const PROMPTS = ['Ilse walking in the harbour at noon', 'a man in the forest, autumn', 'Tove on the beach at dusk'];

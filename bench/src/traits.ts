@@ -1,6 +1,6 @@
 import { cosine, lchToLab, median, Random, type Lab, type Medium } from '@urbild/core';
 import { traitTruth } from '@urbild/engine';
-import { describeSomebody } from '../../packages/engine/src/traits/samples';
+import { describeSomebody } from '@urbild/engine-tools';
 import { peopleWatcher } from './people';
 
 /** Twenty-four people, none of whom the readers have learnt from. */

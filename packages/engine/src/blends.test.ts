@@ -1,7 +1,7 @@
 import { describe as describePicture, distanceOn, pictureFromRgba, type Descriptors } from '@urbild/core';
 import { BuiltInEngine } from './engine';
-import { brushedInk, cutSun, happyFields, twoInkPoster } from './foreign/looks';
-import type { ForeignPicture } from './foreign/sheet';
+import { brushedInk, cutSun, happyFields, twoInkPoster } from '@urbild/engine-tools';
+import type { ForeignPicture } from '@urbild/engine-tools';
 import { influence, request } from './testing';
 
 const engine = new BuiltInEngine();

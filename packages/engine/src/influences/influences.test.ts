@@ -17,9 +17,9 @@ import {
   photographedEvening,
   photographedHills,
   signShape,
-} from '../foreign/arrangements';
-import { DANCER, redKettle } from '../foreign/subjects';
-import type { ForeignPicture } from '../foreign/sheet';
+} from '@urbild/engine-tools';
+import { DANCER, redKettle } from '@urbild/engine-tools';
+import type { ForeignPicture } from '@urbild/engine-tools';
 import { environmentFor } from '../painter/light/environment';
 import { withBody, withTraits, type TraitPulls } from '../painter/figures/fromTraits';
 import { personFrom } from '../painter/figures/fromWords';

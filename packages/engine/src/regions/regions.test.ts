@@ -1,5 +1,5 @@
 import { pictureFromRgba, understand, type Medium, type Picture } from '@urbild/core';
-import { foreignLooks } from '../foreign/looks';
+import { foreignLooks } from '@urbild/engine-tools';
 import { paintStage } from '../painter/paint';
 import { REGION } from '../painter/stage/region';
 import { foreignPhotograph } from '../testing';

@@ -11,7 +11,7 @@ import {
   type Reading,
 } from '@urbild/core';
 import { BuiltInEngine } from '../engine';
-import { foreignReferences } from '../foreign';
+import { foreignReferences } from '@urbild/engine-tools';
 import { readRequest } from '../contract/readRequest';
 
 /** The mean of the shares that a chart draws, over a part of the course, as a person would read it off. */

@@ -1,7 +1,7 @@
 import { pictureFromRgba } from '@urbild/core';
-import { gradient, photographedHills } from '../foreign/arrangements';
-import { brushedInk, cutSun, leadedPanes, twoInkPoster } from '../foreign/looks';
-import type { ForeignPicture } from '../foreign/sheet';
+import { gradient, photographedHills } from '@urbild/engine-tools';
+import { brushedInk, cutSun, leadedPanes, twoInkPoster } from '@urbild/engine-tools';
+import type { ForeignPicture } from '@urbild/engine-tools';
 import { prepareReference } from './reference';
 import { stageMediumFor } from './stageMedium';
 

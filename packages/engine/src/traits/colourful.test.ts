@@ -2,7 +2,7 @@ import { pictureFromRgba, understand, type Medium } from '@urbild/core';
 import { paintStage } from '../painter/paint';
 import { colourful } from './colourful';
 import { readTraits } from './readTraits';
-import { paintPersonFrom } from './samples';
+import { paintPersonFrom } from '@urbild/engine-tools';
 
 const painted = (medium: Medium) => {
   const { rgba } = paintStage(understand('half figure of Ilse, meadow at noon'), {

@@ -2,7 +2,7 @@ import { lchToLab, median, pictureFromRgba, type Lab, type TraitSheet } from '@u
 import { faceFeatures, mirrorMap } from './features';
 import { frameOfBox, frameOfMesh, placeFrame } from './frame';
 import { readTraits } from './readTraits';
-import { paintPersonFrom } from './samples';
+import { paintPersonFrom } from '@urbild/engine-tools';
 import { traitTruth } from './truth';
 
 const PEOPLE = [

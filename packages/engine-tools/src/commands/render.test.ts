@@ -4,7 +4,7 @@ import os from 'os';
 import path from 'path';
 import { promisify } from 'util';
 import sharp from 'sharp';
-import { contactSheet, promptsOf } from './contactSheet';
+import { contactSheet, promptsOf } from '../sheets/contactSheet';
 
 const run = promisify(execFile);
 const ROOT = path.resolve(__dirname, '../../../..');

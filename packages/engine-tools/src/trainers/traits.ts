@@ -15,11 +15,21 @@ import {
 } from '@urbild/core';
 import { writeFileSync } from 'fs';
 import path from 'path';
-import { evened, faceFeatures, mirrorMap, type FaceFeatures } from '../traits/features';
-import type { FaceFrame } from '../traits/frame';
-import { CAUTION, FACE_NUMBERS, inSpreads, SEEN_HATS, SEEN_STYLES, seenStyle } from '../traits/kinds';
-import { describeSomebody, paintPersonFrom, type PaintedPerson } from '../traits/samples';
-import { numbersOf } from '../traits/truth';
+import {
+  CAUTION,
+  evened,
+  FACE_NUMBERS,
+  faceFeatures,
+  inSpreads,
+  mirrorMap,
+  numbersOf,
+  SEEN_HATS,
+  SEEN_STYLES,
+  seenStyle,
+  type FaceFeatures,
+  type FaceFrame,
+} from '@urbild/engine/tools';
+import { describeSomebody, paintPersonFrom, type PaintedPerson } from './people';
 
 const PEOPLE = Number(process.argv[2] ?? 1400);
 const LOOKED_AT = 5;
@@ -163,7 +173,7 @@ async function main(): Promise<void> {
       }),
   );
   writeFileSync(
-    path.join(__dirname, '../traits/weights.generated.ts'),
+    path.join(__dirname, '../../../engine/src/traits/weights.generated.ts'),
     `/** Written by npm run train-traits. Do not edit. */\nimport type { PackedNetwork } from '@urbild/core';\n\nexport const TRAIT_WEIGHTS: Readonly<Record<'style' | 'hat' | 'beard' | 'glasses' | 'numbers', PackedNetwork>> = ${JSON.stringify(packed)};\n`,
   );
 }

@@ -4,10 +4,8 @@ import { pictureFromRgba } from '@urbild/core';
 import { writeFileSync } from 'fs';
 import path from 'path';
 import { parseArgs } from 'util';
-import type { Raster } from '../contract/result';
-import { BuiltInEngine } from '../engine';
+import { BuiltInEngine, readRequest, type Raster } from '@urbild/engine';
 import { foreignLooks } from '../foreign/looks';
-import { readRequest } from '../contract/readRequest';
 
 /** Six stages; four of them show people near enough to have a face. */
 export const STAGES = [

@@ -2,10 +2,9 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { GIVES, MEDIA, pictureFromRgba, pictureToRgba, resampleToLongSide, type Picture } from '@urbild/core';
 import { createHash } from 'crypto';
-import { BuiltInEngine } from './engine';
-import { foreignReferences } from './foreign';
-import type { RenderRequest, RequestInfluence } from './contract/request';
-import { influence, request } from './testing';
+import { BuiltInEngine, type RenderRequest, type RequestInfluence } from '@urbild/engine';
+import { influence, request } from '@urbild/engine/tools';
+import { foreignReferences } from '../foreign';
 
 /** What is kept of a picture: SHA-256 of its bytes, and the sRGB bytes of it at {@link THUMBNAIL} px, as hexadecimal digits. */
 export interface Made {

@@ -4,8 +4,7 @@ import path from 'path';
 import { parseArgs } from 'util';
 import { pictureFromRgba } from '@urbild/core';
 import sharp from 'sharp';
-import { BuiltInEngine } from '../engine';
-import { readRequest, RequestError } from '../contract/readRequest';
+import { BuiltInEngine, readRequest, RequestError } from '@urbild/engine';
 
 async function main(): Promise<void> {
   const { values } = parseArgs({

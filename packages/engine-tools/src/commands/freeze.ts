@@ -1,12 +1,12 @@
 /** Keeps what the engine makes of the frozen requests: npm run freeze. Only where pictures are meant to change. */
 import { writeFileSync } from 'fs';
 import path from 'path';
-import { canvasPrint, FROZEN, madeOf, type Made } from '../frozen';
+import { canvasPrint, FROZEN, madeOf, type Made } from '../frozen/frozen';
 
 async function freeze(): Promise<void> {
   const made: Record<string, Made> = {};
   for (const { name, request } of FROZEN) made[name] = await madeOf(request);
-  const file = path.join(__dirname, '..', 'frozen.json');
+  const file = path.join(__dirname, '../frozen/frozen.json');
   writeFileSync(file, `${JSON.stringify({ canvas: canvasPrint(), made }, null, 2)}\n`);
   console.log(`${FROZEN.length} pictures kept`);
 }

@@ -4,7 +4,7 @@ import { understand } from '@urbild/core';
 import { readFileSync, writeFileSync } from 'fs';
 import path from 'path';
 import { parseArgs } from 'util';
-import { paintStage } from '../painter/paint';
+import { paintStage } from '@urbild/engine/tools';
 
 /** How plates are put side by side; lengths in px. */
 export interface SheetOptions {

@@ -22,8 +22,7 @@ import {
 } from '@urbild/core';
 import { writeFileSync } from 'fs';
 import path from 'path';
-import { PALETTES } from '../painter/media';
-import { paintStage } from '../painter/paint';
+import { PALETTES, paintStage } from '@urbild/engine/tools';
 
 const SCENES = 66;
 const SUBJECTS = [

@@ -1,8 +1,5 @@
 import { peopleOf, pictureFromRgba, understand, type Medium, type Picture, type Random } from '@urbild/core';
-import { personFrom } from '../painter/figures/fromWords';
-import type { Person } from '../painter/figures/person';
-import { paintStage } from '../painter/paint';
-import { faceOfRecord, type FaceFrame } from './frame';
+import { faceOfRecord, paintStage, personFrom, type FaceFrame, type Person } from '@urbild/engine/tools';
 
 /** A painted person with what is true of it. For learning and for tests, never as input of a reading. */
 export interface PaintedPerson {

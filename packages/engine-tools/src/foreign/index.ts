@@ -10,7 +10,7 @@ import {
   signShape,
 } from './arrangements';
 import { DANCER, DRAWN_FACE, drawnFace, redKettle, stickDancer } from './subjects';
-import type { RequestPicture } from '../contract/request';
+import type { RequestPicture } from '@urbild/engine';
 import type { ForeignPicture } from './sheet';
 
 /** A foreign picture with what a person or a model would have told about it. */

@@ -1,0 +1,13 @@
+/** What trainers, sheets and tests need of the engine's inside, and nothing that runs beside a studio does. */
+export { schemaText, withTables } from './contract/formats';
+export { PALETTES } from './painter/media';
+export { personFrom } from './painter/figures/fromWords';
+export type { Person } from './painter/figures/person';
+export { paintStage } from './painter/paint';
+export { regionFeatures } from './regions/features';
+export { kindOf, REGION_KINDS } from './regions/kinds';
+export { evened, faceFeatures, mirrorMap, type FaceFeatures } from './traits/features';
+export { faceOfRecord, type FaceFrame } from './traits/frame';
+export { CAUTION, FACE_NUMBERS, inSpreads, SEEN_HATS, SEEN_STYLES, seenStyle } from './traits/kinds';
+export { numbersOf } from './traits/truth';
+export { influence, request } from './testing';
