@@ -18,7 +18,7 @@ import {
 import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
 import { parseArgs } from 'util';
 import { foreignReferences, type ForeignReference } from '@urbild/engine-tools';
-import { subjectAlpha, subjectOf } from '../../packages/engine/src/influences/subject';
+import { subjectAlpha, subjectOf } from '@urbild/engine/tools';
 
 const PROMPTS = [
   'Ilse walking in the harbour at noon',

@@ -3,7 +3,7 @@ import { RenderStopped, type Capabilities, type Engine, type PictureSource, type
 import { RequestError } from './contract/readRequest';
 import { MAX_SIDE, type RenderRequest } from './contract/request';
 import type { RenderProgress, RenderResult } from './contract/result';
-import type { LoadedPicture } from './influences/staging';
+import type { LoadedPicture } from './gives/action';
 import { figureFaults } from './render/figureFaults';
 import { figuresOf } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';

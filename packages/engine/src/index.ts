@@ -9,7 +9,7 @@ export { namedTraits } from './painter/figures/fromTraits';
 export { figureDistances, figureFor, toldSheet } from './render/figures';
 export { cameraWindow } from './frames/seenStage';
 export { factsOfRender, meanSharesOf, type KnownRender } from './render/shotFacts';
-export { shapeFaults, type ShapeFaults } from './influences/shape';
+export { shapeFaults, type ShapeFaults } from './staging/silhouette';
 export type { MatchHelper } from './synthesis/halves';
 export { matchRegion, type RegionTask } from './synthesis/matchRegion';
 export { threadKernel } from './synthesis/kernel';

@@ -110,7 +110,7 @@ for (const medium of MEDIA) {
   const right = unseen.flatMap((s, i) => (s.medium === medium ? [s.kind === told[i]] : []));
   console.log(`${medium}: ${Math.round((100 * right.filter(Boolean).length) / right.length)} % right`);
 }
-const file = path.join(__dirname, '../../../engine/src/regions/weights.generated.ts');
+const file = path.join(__dirname, '../../../engine/src/understand/regions/weights.generated.ts');
 writeFileSync(
   file,
   `/** Written by npm run train-regions. Do not edit. */\nimport type { PackedNetwork } from '@urbild/core';\n\nexport const REGION_WEIGHTS: PackedNetwork = ${JSON.stringify(packNetwork(learn(samples)))};\n`,

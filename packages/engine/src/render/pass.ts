@@ -2,7 +2,8 @@ import type { Picture, SceneBrief, TraitSheet } from '@urbild/core';
 import { viewAt } from '../frames/frame';
 import { heldBy, type Holding } from '../frames/hold';
 import { windowBetween } from '../frames/seenStage';
-import { shapeRemarks, stageChanges, type LoadedPicture } from '../influences/staging';
+import type { LoadedPicture } from '../gives/action';
+import { pictureRemarks, stageChanges } from '../gives/stageChanges';
 import type { FigureRecord } from '../painter/stage/figureRecord';
 import type { RenderRequest } from '../contract/request';
 import type { AppliedShare, InfluenceRemark, ShareRecord } from '../contract/result';
@@ -60,14 +61,12 @@ export function renderPass(
   checkpoint();
   const labels = stage.labels();
   const { figures } = stage;
-  const changes = stageChanges(
+  const changes = stageChanges({ labels, figures, depth: () => stage.depth() }, loaded, {
     request,
-    { labels, figures, depth: () => stage.depth() },
-    direction.hints,
+    hints: direction.hints,
     plan,
-    loaded,
     checkpoint,
-  );
+  });
   const change = request.start?.change ?? 1;
   const staged = (painted: Picture): Picture => {
     const changed = changes.reduce((p, apply) => apply(p), painted);
@@ -87,7 +86,7 @@ export function renderPass(
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
     applied: plan.applied,
-    remarks: [...direction.remarks, ...shapeRemarks(request, loaded)],
+    remarks: [...direction.remarks, ...pictureRemarks(request, loaded)],
   };
   const laid = loaded.filter((p) => liesOver(plan, p.influence));
   onStep('painted', laid.length ? 0.15 : 0.95, painted);
@@ -129,7 +128,7 @@ function holding(
   const there = { ...request, frame: { ...frame, at } };
   const { stage, direction } = paintScene(there, plan, loaded, checkpoint);
   const maps = { labels: stage.labels(), figures: stage.figures, depth: () => stage.depth() };
-  const changes = stageChanges(there, maps, direction.hints, plan, loaded, checkpoint);
+  const changes = stageChanges(maps, loaded, { request: there, hints: direction.hints, plan, checkpoint });
   const { width, height } = picture;
   return {
     picture,

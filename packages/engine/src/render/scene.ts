@@ -1,8 +1,9 @@
 import { emphasise, heardEmphases, nameOf, silenced, understand, type SceneBrief } from '@urbild/core';
 import { enlargement, strideAt, viewAt } from '../frames/frame';
 import { seenStage } from '../frames/seenStage';
-import { mixLight } from '../influences/light';
-import { directPainter, type Direction, type LoadedPicture } from '../influences/staging';
+import { mixLight } from '../staging/light';
+import type { LoadedPicture } from '../gives/action';
+import { directPainter, type Direction } from '../gives/direct';
 import { environmentFor } from '../painter/light/environment';
 import { paintStage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';

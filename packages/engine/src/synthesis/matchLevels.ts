@@ -1,7 +1,7 @@
 import { resample, resamplePlane, type LevelSize, type Picture } from '@urbild/core';
 import { threadKernel, type PatchKernel } from './kernel';
 import type { RecolouredReference } from './commonPalette';
-import { type RegionMap } from '../regions/readRegions';
+import { type RegionMap } from '../understand/regions/readRegions';
 import type { Carried } from './carryUp';
 import { inHalves, matchHalves, type MatchHelper } from './halves';
 import { matchRegion, type RegionTask } from './matchRegion';

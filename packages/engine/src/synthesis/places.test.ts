@@ -1,5 +1,5 @@
 import { createPicture, Random, type Picture } from '@urbild/core';
-import type { RegionMap } from '../regions/readRegions';
+import type { RegionMap } from '../understand/regions/readRegions';
 import { createWasmKernel } from './kernel';
 import type { Source } from './source';
 import { PatchLevel } from './patchLevel';

@@ -1,5 +1,5 @@
 import { resamplePlane, smoothstep } from '@urbild/core';
-import { commonRegions, type RegionMap } from '../regions/readRegions';
+import { commonRegions, type RegionMap } from '../understand/regions/readRegions';
 import type { Source } from './source';
 
 /** What the height in the picture counts when patches are compared, from its top to its foot. */

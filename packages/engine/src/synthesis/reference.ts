@@ -1,5 +1,5 @@
 import { blur, describeStrokes, mannerOf, resample, resampleToLongSide, type Picture } from '@urbild/core';
-import { readRegions, type RegionMap } from '../regions/readRegions';
+import { readRegions, type RegionMap } from '../understand/regions/readRegions';
 import { LeastRecentlyUsed } from './cache';
 import { surfaceArea } from './detail';
 import { extremesOf, fillKeyLines, hasKeyLines, measureRidges, type Extremes, type RidgeMeasure } from './ridges';

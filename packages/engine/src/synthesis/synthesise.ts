@@ -9,7 +9,7 @@ import {
   type LevelSize,
   type Picture,
 } from '@urbild/core';
-import { readRegions, regionsOfLabels } from '../regions/readRegions';
+import { readRegions, regionsOfLabels } from '../understand/regions/readRegions';
 import { detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';

@@ -2,7 +2,7 @@ import { pictureFromRgba, type LayoutMap, type NamedArea, type Picture } from '@
 import { BuiltInEngine } from '../engine';
 import { REGION } from '../painter/stage/region';
 import { readRequest } from '../contract/readRequest';
-import { placesOfPlan } from './mapped';
+import { placesOfPlan } from '../understand/placesOfPlan';
 
 const [W, H] = [192, 128];
 const AREAS: readonly NamedArea[] = [

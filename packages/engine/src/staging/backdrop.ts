@@ -1,6 +1,6 @@
 import { clamp, findHorizon, joinBands, resample, splitBands, type Picture } from '@urbild/core';
 import { before, fillHoles } from './ground';
-import type { FoundSubject } from './subject';
+import type { FoundSubject } from '../understand/subject';
 
 /**
  * A reference as a backdrop of w x h px: it covers the whole picture without being stretched, its horizon lies as near to

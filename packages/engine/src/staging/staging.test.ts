@@ -26,14 +26,14 @@ import { personFrom } from '../painter/figures/fromWords';
 import { mapsOf } from '../painter/paint';
 import { REGION } from '../painter/stage/region';
 import { influence } from '../testing';
-import { decideIdentities } from './identity';
+import { decideIdentities } from '../gives/identities';
 import { environmentLike, lightSide, mixLight } from './light';
 import { fillHoles } from './ground';
 import { rearrange } from './masses';
-import { backdropOf } from './place';
-import { fillShape, shapeFaults, silhouette } from './shape';
-import { subjectAlpha, subjectOf } from './subject';
-import { setThing } from './thing';
+import { backdropOf } from './backdrop';
+import { fillShape, shapeFaults, silhouette } from './silhouette';
+import { subjectAlpha, subjectOf } from '../understand/subject';
+import { setThing } from './setThing';
 
 const picture = (p: ForeignPicture): Picture => pictureFromRgba(p.rgba, p.width, p.height);
 const flat = (w: number, h: number, colour: readonly [number, number, number]): Picture => ({

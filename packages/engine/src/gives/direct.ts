@@ -1,0 +1,148 @@
+import { give, partOfGive, poseOf, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
+import type { RenderRequest, RequestInfluence } from '../contract/request';
+import type { InfluenceRemark } from '../contract/result';
+import type { Environment } from '../painter/light/environment';
+import type { LayoutHints } from '../painter/places';
+import { lightOfBrief } from '../staging/lightOfBrief';
+import { mixLight } from '../staging/light';
+import { apply } from '../synthesis/applied';
+import type { SynthesisPlan } from '../synthesis/plan';
+import type { LoadedPicture } from './action';
+import { ACTIONS } from './index';
+import { decideIdentities, sheetOf, type Identities } from './identities';
+
+/** Everything that references say to the painter. */
+export interface Direction {
+  readonly hints: LayoutHints;
+  readonly light: Environment;
+  readonly identities: Identities;
+  /** What is known of whoever the influences show, by id. */
+  readonly sheets: ReadonlyMap<string, TraitSheet>;
+  /** Influences that found nothing of what they are to give, or nobody to give it to. */
+  readonly remarks: readonly InfluenceRemark[];
+}
+
+/** What the references of a request say to the painter about layout, pose, light and people. */
+export function directPainter(
+  request: RenderRequest,
+  brief: SceneBrief,
+  plan: SynthesisPlan,
+  loaded: readonly LoadedPicture[],
+): Direction {
+  const { influences, balance } = request;
+  const sheets = sheetsOf(influences, loaded);
+  const pose = poseHint(loaded, plan);
+  const identities = decideIdentities(brief, { influences, balance }, sheets);
+  const empty = influences.filter((i, k) => {
+    const own = loaded.filter((p) => p.influence === k);
+    const { nothingIn, needsPose } = ACTIONS[i.gives];
+    return (own.length && nothingIn?.(own, sheets.get(i.id))) || (needsPose && pose.without.has(k));
+  });
+  return {
+    hints: {
+      ...horizonHint(loaded, influences, plan),
+      ...subjectHint(loaded, influences, plan),
+      ...pose.hint,
+    },
+    light: lightOf(brief, loaded, influences, plan),
+    identities,
+    sheets,
+    remarks: [
+      ...empty.map(({ id }) => ({ influence: id, kind: 'nothing-to-give' as const })),
+      ...identities.idle.map((influence) => ({ influence, kind: 'nobody-to-take' as const })),
+    ],
+  };
+}
+
+/** What is known of whoever is shown by an influence that carries something of somebody, by its id. */
+function sheetsOf(
+  influences: readonly RequestInfluence[],
+  loaded: readonly LoadedPicture[],
+): ReadonlyMap<string, TraitSheet> {
+  const pictures = new Map(loaded.map((p) => [p.told.content, p.picture]));
+  const carriers = influences.filter((i, k) => give(i.gives).parts.length > 0 && loaded.some((p) => p.influence === k));
+  return new Map(carriers.map((i) => [i.id, sheetOf(i, pictures)]));
+}
+
+/** The light of the words, on the way to that of each reference in turn. */
+function lightOf(
+  brief: SceneBrief,
+  loaded: readonly LoadedPicture[],
+  influences: readonly RequestInfluence[],
+  plan: SynthesisPlan,
+): Environment {
+  let light = lightOfBrief(brief);
+  for (const { influence, part, picture } of loaded) {
+    const own = ACTIONS[influences[influence].gives].light;
+    const pull = plan.colour[influence] * part;
+    const share = partOfGive('light', 'colour', pull);
+    if (!own || share <= 0) continue;
+    apply(plan, 'colour', influence, pull);
+    light = mixLight(light, own(picture, brief), share);
+  }
+  return light;
+}
+
+function horizonHint(
+  loaded: readonly LoadedPicture[],
+  influences: readonly RequestInfluence[],
+  plan: SynthesisPlan,
+): Pick<LayoutHints, 'horizon'> {
+  let share = 0;
+  let at = 0;
+  for (const { influence, part, told, picture } of loaded) {
+    const pull = plan.layout[influence] * part;
+    const horizon = pull > 0 ? ACTIONS[influences[influence].gives].horizon?.(told, picture) : undefined;
+    if (!horizon) continue;
+    apply(plan, 'layout', influence, pull);
+    share += pull * horizon.confidence;
+    at += pull * horizon.confidence * horizon.at;
+  }
+  return share > 0 ? { horizon: { at: at / share, share: Math.min(1, share) } } : {};
+}
+
+function subjectHint(
+  loaded: readonly LoadedPicture[],
+  influences: readonly RequestInfluence[],
+  plan: SynthesisPlan,
+): Pick<LayoutHints, 'subject'> {
+  let share = 0;
+  const sum = { x: 0, y: 0, height: 0 };
+  for (const { influence, part, told, picture } of loaded) {
+    const pull = plan.layout[influence] * part;
+    const found = pull > 0 ? ACTIONS[influences[influence].gives].subject?.(told, picture) : undefined;
+    if (!found) continue;
+    const { left, right, top, bottom } = found.box;
+    const k = pull * found.confidence;
+    share += k;
+    sum.x += (k * (left + right)) / 2;
+    sum.y += k * bottom;
+    sum.height += k * (bottom - top);
+  }
+  if (share <= 0) return {};
+  return {
+    subject: { x: sum.x / share, y: sum.y / share, height: sum.height / share, share: Math.min(1, share) },
+  };
+}
+
+/** The pose of the strongest picture that has one, and the influences of whose pictures one has none. */
+function poseHint(
+  loaded: readonly LoadedPicture[],
+  plan: SynthesisPlan,
+): { readonly hint: Pick<LayoutHints, 'pose'>; readonly without: ReadonlySet<number> } {
+  const without = new Set<number>();
+  let best: { share: number; influence: number; pose: NonNullable<ReturnType<typeof poseOf>> } | undefined;
+  for (const { influence, part, told, picture } of loaded) {
+    const share = plan.pose[influence] * part;
+    if (share <= 0) continue;
+    const pose = told.joints && poseOf(told.joints, aspectOf(picture));
+    if (!pose) without.add(influence);
+    // two poses cannot be mixed into a third: the strongest one counts, as far as its own share goes
+    else if (share > (best?.share ?? 0)) best = { share, influence, pose };
+  }
+  if (!best) return { hint: {}, without };
+  const share = Math.min(1, apply(plan, 'pose', best.influence, best.share));
+  return { hint: { pose: { ...best.pose, share } }, without };
+}
+
+const aspectOf = ({ width, height }: Picture): number => width / height;

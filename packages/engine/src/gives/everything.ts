@@ -1,0 +1,4 @@
+import { horizonOf } from '../understand/horizon';
+import type { GiveAction } from './action';
+
+export const everything: GiveAction = { horizon: horizonOf };

@@ -1,0 +1,4 @@
+import { environmentLike } from '../staging/light';
+import type { GiveAction } from './action';
+
+export const light: GiveAction = { light: (picture, brief) => environmentLike(picture, brief.season) };

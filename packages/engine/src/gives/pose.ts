@@ -1,0 +1,3 @@
+import type { GiveAction } from './action';
+
+export const pose: GiveAction = { needsPose: true };
