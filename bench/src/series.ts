@@ -2,7 +2,7 @@ import {
   closerOf,
   fallingOut,
   layoutLikeness,
-  mendsFor,
+  remediesFor,
   type Cause,
   type FallsOut,
   type ShotFacts,
@@ -126,7 +126,7 @@ interface Judged {
   readonly spoiled: number;
 }
 
-/** Series without a server: closeness, planted outliers, their mends, swaps of the look. */
+/** Series without a server: closeness, planted outliers, their remedies, swaps of the look. */
 export async function benchSeries(only?: string): Promise<void> {
   if (!only || only === 'demo') await closeness();
   if (!only || only === 'planted') await planted();
@@ -210,7 +210,7 @@ async function planted(): Promise<void> {
     if (spoiling.causes.includes(own.cause)) rightCause++;
     else notes.push(`series ${s + 1}: ${spoiling.name} was taken for "${own.cause}": ${own.sentence}`);
     if (await bringsBack(rig, judged, own, facts, find)) mended++;
-    else notes.push(`series ${s + 1}: the first mend of "${own.cause}" did not bring it back (${spoiling.name})`);
+    else notes.push(`series ${s + 1}: the first remedy of "${own.cause}" did not bring it back (${spoiling.name})`);
   }
   const sound = SERIES * (SHOTS - 1);
   console.log(
@@ -221,11 +221,11 @@ async function planted(): Promise<void> {
   console.log(
     `  false alarms                         ${falseAlarms}/${sound} = ${((100 * falseAlarms) / sound).toFixed(1)} %  (wanted: <= 5 %)`,
   );
-  console.log(`  brought back by the first mend       ${mended}/${SERIES}  (wanted: 14)`);
+  console.log(`  brought back by the first remedy       ${mended}/${SERIES}  (wanted: 14)`);
   for (const n of notes) console.log(`    ${n}`);
 }
 
-/** Whether the shot no longer falls out once the first mend is kept. */
+/** Whether the shot no longer falls out once the first remedy is kept. */
 async function bringsBack(
   rig: SeriesRig,
   { mix, plans, spoiled }: Judged,
@@ -234,9 +234,9 @@ async function bringsBack(
   find: (facts: readonly ShotFacts[]) => readonly FallsOut[],
 ): Promise<boolean> {
   const of = rig.judged(mix).find((i) => i.id === fall.influence)!;
-  const [mend] = mendsFor(plans[spoiled], mix, fall, of, (id) => rig.nameOf(mix, plans[spoiled], id));
-  if (!mend) return false;
-  const after = await rig.facts(mix, mend.plan);
+  const [remedy] = remediesFor(plans[spoiled], mix, fall, of, (id) => rig.nameOf(mix, plans[spoiled], id));
+  if (!remedy) return false;
+  const after = await rig.facts(mix, remedy.plan);
   return !find(facts.map((f, k) => (k === spoiled ? after : f))).some((f) => f.shot === spoiled);
 }
 

@@ -138,7 +138,7 @@ test('drafts come in, and the shot that was spoiled falls out, with its cause', 
   expect(said).toContain('Wiebke turns away here');
 });
 
-test('its mend is tried beside it, kept with one click, and can be undone', async () => {
+test('its remedy is tried beside it, kept with one click, and can be undone', async () => {
   await (await browser.button('Turn Wiebke to us')).click();
   await browser.until('the retake', async () => (await browser.all('figcaption')).length === 2);
   await browser.until(

@@ -704,6 +704,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/takes/{id}/redraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakesController_redraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/takes/{id}/more": {
         parameters: {
             query?: never;
@@ -1017,7 +1033,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["SeriesController_tryMend"];
+        post: operations["SeriesController_tryRemedy"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1403,12 +1419,12 @@ export interface components {
         /** @enum {string} */
         Severity: "serious" | "warning" | "note";
         /** @enum {string} */
-        CheckMend: "sharpen" | "focus face" | "cut out" | "flatten" | "split" | "show double";
+        CheckFix: "sharpen" | "focus face" | "cut out" | "flatten" | "split" | "show double";
         CheckDto: {
             id: components["schemas"]["CheckId"];
             severity: components["schemas"]["Severity"];
             reason: string;
-            mend?: components["schemas"]["CheckMend"];
+            fix?: components["schemas"]["CheckFix"];
         };
         /** @enum {string} */
         CheckState: "fine" | "warning" | "serious";
@@ -2038,6 +2054,10 @@ export interface components {
             unheard: components["schemas"]["TextSpanDto"][];
             /** @description why it failed */
             error?: string;
+            /** @description who rendered it: "urbild 0.6.0" */
+            engine: string;
+            /** @description the engine would draw it another way today */
+            olderEngine: boolean;
             keeper: boolean;
             /** @description 0 none .. 5 */
             rating: number;
@@ -2266,7 +2286,7 @@ export interface components {
         };
         TrialDto: {
             /** @enum {string} */
-            kind: "mend" | "swap";
+            kind: "remedy" | "swap";
             /** @description one for all takes that are tried together */
             batch: string;
             label: string;
@@ -2288,6 +2308,10 @@ export interface components {
             wordsKept?: number;
             /** @description why it failed */
             error?: string;
+            /** @description who rendered it: "urbild 0.6.0" */
+            engine: string;
+            /** @description the engine would draw it another way today */
+            olderEngine: boolean;
             keeper: boolean;
             /** @description 0 none .. 5 */
             rating: number;
@@ -2384,7 +2408,7 @@ export interface components {
             seed: number;
             own: components["schemas"]["OwnSettingsDto"];
         };
-        ShotMendDto: {
+        ShotRemedyDto: {
             /** @example Bring Ilse nearer */
             label: string;
             plan: components["schemas"]["ShotPlanDto"];
@@ -2405,7 +2429,7 @@ export interface components {
             /** @description the cause as a sentence */
             sentence: string;
             /** @description the likelier first */
-            mends: components["schemas"]["ShotMendDto"][];
+            remedies: components["schemas"]["ShotRemedyDto"][];
         };
         ConsistencyDto: {
             /** @description the takes that were compared */
@@ -3923,6 +3947,27 @@ export interface operations {
             };
         };
     };
+    TakesController_redraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
     TakesController_more: {
         parameters: {
             query?: never;
@@ -4442,7 +4487,7 @@ export interface operations {
             };
         };
     };
-    SeriesController_tryMend: {
+    SeriesController_tryRemedy: {
         parameters: {
             query?: never;
             header?: never;
@@ -4453,7 +4498,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShotMendDto"];
+                "application/json": components["schemas"]["ShotRemedyDto"];
             };
         };
         responses: {

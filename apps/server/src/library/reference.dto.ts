@@ -46,14 +46,14 @@ export class RightsDto {
 }
 
 const SEVERITIES = ['serious', 'warning', 'note'] as const;
-const MENDS = ['sharpen', 'focus face', 'cut out', 'flatten', 'split', 'show double'] as const;
+const FIXES = ['sharpen', 'focus face', 'cut out', 'flatten', 'split', 'show double'] as const;
 
 /** Something that is wrong with a reference. */
 export class CheckDto {
   @ApiProperty({ enum: CHECK_IDS, enumName: 'CheckId' }) id!: (typeof CHECK_IDS)[number];
   @ApiProperty({ enum: SEVERITIES, enumName: 'Severity' }) severity!: (typeof SEVERITIES)[number];
   @ApiProperty() reason!: string;
-  @ApiProperty({ required: false, enum: MENDS, enumName: 'CheckMend' }) mend?: (typeof MENDS)[number];
+  @ApiProperty({ required: false, enum: FIXES, enumName: 'CheckFix' }) fix?: (typeof FIXES)[number];
 }
 
 /** What the file said of itself. */

@@ -13,7 +13,7 @@ export class ShotPlanDto {
 }
 
 /** Something that may bring a shot back. */
-export class ShotMendDto {
+export class ShotRemedyDto {
   @ApiProperty({ example: 'Bring Ilse nearer' }) @IsString() @Length(1, 200) label!: string;
   @ApiProperty({ type: ShotPlanDto }) @Nested(() => ShotPlanDto) plan!: ShotPlanDto;
 }
@@ -35,7 +35,7 @@ export class FallsOutDto {
   others?: BandDto;
   @ApiProperty({ enum: CAUSES, enumName: 'Cause' }) cause!: Cause;
   @ApiProperty({ description: 'the cause as a sentence' }) sentence!: string;
-  @ApiProperty({ type: [ShotMendDto], description: 'the likelier first' }) mends!: ShotMendDto[];
+  @ApiProperty({ type: [ShotRemedyDto], description: 'the likelier first' }) remedies!: ShotRemedyDto[];
 }
 
 export class CloserIdentityDto {

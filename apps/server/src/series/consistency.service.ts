@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { mendsFor, ownDifferences, type JudgedInfluence, type MixInfluence } from '@urbild/core';
+import { remediesFor, ownDifferences, type JudgedInfluence, type MixInfluence } from '@urbild/core';
 import { factsOfRender, toldSheet, type RequestInfluence } from '@urbild/engine';
 import { createHash } from 'crypto';
 import { SourcesService } from '../mixes/sources.service';
@@ -93,7 +93,7 @@ export class ConsistencyService {
       return found ? plan.nameOf(found) : id;
     };
     const { prompt, seed, own } = shot;
-    const mends = mendsFor<MixInfluence>({ prompt, seed, own }, plan.state, fall, of, nameOf);
+    const remedies = remediesFor<MixInfluence>({ prompt, seed, own }, plan.state, fall, of, nameOf);
     return {
       shotId: shot.id,
       takeId: take.id,
@@ -104,7 +104,7 @@ export class ConsistencyService {
       others: fall.others && { low: fall.others.low, high: fall.others.high },
       cause: fall.cause,
       sentence: fall.sentence,
-      mends: mends.map((m) => ({ label: m.label, plan: { ...m.plan, own: ownToDto(m.plan.own) } })),
+      remedies: remedies.map((m) => ({ label: m.label, plan: { ...m.plan, own: ownToDto(m.plan.own) } })),
     };
   }
 

@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Res
 import { ApiAcceptedResponse, ApiCreatedResponse, ApiOkResponse, ApiProduces, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { Problem } from '../platform/problems/problem';
-import { ConsistencyDto, ShotMendDto, SwapDto } from './consistency.dto';
+import { ConsistencyDto, ShotRemedyDto, SwapDto } from './consistency.dto';
 import { ConsistencyService } from './consistency.service';
 import { ownFrom } from './ownSettings';
 import { RenderedSeriesDto, RenderSeriesDto, FromMixDto } from './seriesRun.dto';
@@ -118,8 +118,8 @@ export class SeriesController {
   /** Tries something for one shot, beside its takes. */
   @Post(':id/shots/:shotId/tries')
   @ApiCreatedResponse({ type: SeriesDto })
-  tryMend(@Param('shotId') shotId: string, @Body() { label, plan }: ShotMendDto): Promise<SeriesDto> {
-    return this.trials.tryMend(shotId, label, { ...plan, own: ownFrom(plan.own) });
+  tryRemedy(@Param('shotId') shotId: string, @Body() { label, plan }: ShotRemedyDto): Promise<SeriesDto> {
+    return this.trials.tryRemedy(shotId, label, { ...plan, own: ownFrom(plan.own) });
   }
 
   /** Tries another source for one influence of the mix, over all shots. */

@@ -14,7 +14,7 @@ import { SeriesService } from './series.service';
 import { ShotsService } from './shots.service';
 import { TrialTakesService } from './trialTakes.service';
 
-/** Series: shots over one mix, compared, mended, exported; sequences of frames. */
+/** Series: shots over one mix, compared, exported; sequences of frames. */
 @Module({
   imports: [MixesModule, TakesModule],
   controllers: [SequencesController, SeriesController, ShotsController],

@@ -183,7 +183,7 @@ test('a try changes nothing until it is kept, and can be taken back', async () =
   await studio.jobs.idle();
   const before = (await read(made.id)).shots[0];
   const attempt = before.takes.find((t) => t.trial)!;
-  expect(attempt.trial).toMatchObject({ kind: 'mend', label: 'Bring Ilse nearer', kept: false });
+  expect(attempt.trial).toMatchObject({ kind: 'remedy', label: 'Bring Ilse nearer', kept: false });
   expect(attempt.quality).toBe('draft');
   expect(before).toMatchObject({ prompt: PROMPTS[0], stale: [], leadId: tried.shots[0].leadId });
   const kept = await call<SeriesDto>('post', `/series/${made.id}/tries/${attempt.trial!.batch}/keep`, {}, 200);

@@ -1,12 +1,15 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
+import type { RenderRequest } from '@urbild/engine';
+import { isDeepStrictEqual } from 'util';
 import { differences, stateOfShot, type MixInfluence, type MixState } from '@urbild/core';
 import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { Problem } from '../platform/problems/problem';
 import { requestHash } from '../takes/renderPlan';
 import type { Take } from '../takes/take.entity';
-import { ENGINE, TakeQueue, type RequestMaker } from '../takes/takeQueue.service';
+import { byOlderEngine } from '../takes/presentEngine';
+import { TakeQueue, type RequestMaker } from '../takes/takeQueue.service';
 import type { Series, Shot } from './series.entity';
 
 /** Everything that the shots of a series would be rendered from, looked up once for all of them. */
@@ -59,9 +62,26 @@ export class SeriesPlanService {
     return { prompt, avoid, settings, influences };
   }
 
-  /** True for a take that was made, or will be, from just what its shot is now. */
-  isOf(plan: SeriesPlan, state: MixState, take: Pick<Take, 'quality' | 'requestHash'>): boolean {
-    return take.requestHash === requestHash(plan.request(state, take.quality), ENGINE);
+  /** True for a take that was made, or will be, from just what its shot is now, by whichever version of the engine. */
+  isOf(plan: SeriesPlan, state: MixState, take: Pick<Take, 'quality' | 'requestHash' | 'origin'>): boolean {
+    const request = plan.request(state, take.quality);
+    if (take.requestHash === requestHash(request, take.origin.engine)) return true;
+    // an older version may have been told the same in other fields: then what a person set, and the pictures, decide
+    return (
+      byOlderEngine(take) &&
+      !differences(this.stateBehind(take, state), state, (i) => plan.nameOf(i)).length &&
+      isDeepStrictEqual(picturesOf(take.origin.request), picturesOf(request))
+    );
+  }
+
+  /** What a take was made from, as a mix says it; settings that it does not tell are those of `state`. */
+  private stateBehind({ origin: { request, influences, settings } }: Pick<Take, 'origin'>, state: MixState): MixState {
+    return {
+      prompt: request.prompt,
+      avoid: request.avoid,
+      settings: { ...(settings ?? state.settings), seed: request.seed },
+      influences,
+    };
   }
 
   /** Why a shot has to be rendered; empty when one of its takes shows just what it is now. `takes` are its own, newest first. */
@@ -71,17 +91,17 @@ export class SeriesPlanService {
     if (!there.length) return ['not rendered yet'];
     const state = plan.stateOf(shot);
     if (there.some((t) => this.isOf(plan, state, t))) return [];
-    const { request, influences, settings } = there[0].origin;
-    const before: MixState = {
-      prompt: request.prompt,
-      avoid: request.avoid,
-      settings: { ...(settings ?? state.settings), seed: request.seed },
-      influences,
-    };
-    const why = differences(before, state, (i) => plan.nameOf(i));
-    return why.length ? why : ['a reference was prepared anew, or the engine is newer'];
+    const why = differences(this.stateBehind(there[0], state), state, (i) => plan.nameOf(i));
+    return why.length ? why : ['a reference was prepared anew'];
   }
 }
+
+/** The pictures that a request draws from, influence by influence. */
+const picturesOf = ({ influences, start, mask }: RenderRequest): unknown => [
+  influences.map((i) => [i.id, i.pictures.map(({ content, weight }) => [content, weight])]),
+  start?.content,
+  mask?.content,
+];
 
 /** True for a take that counts among those of its shot: not a try, and neither failed nor stopped. */
 export const countsFor = ({ status, trial }: Pick<Take, 'status' | 'trial'>): boolean =>

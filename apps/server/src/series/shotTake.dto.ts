@@ -2,6 +2,7 @@ import { ApiProperty } from '@nestjs/swagger';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import type { Take, TakeStatus } from '../takes/take.entity';
+import { byOlderEngine, engineName } from '../takes/presentEngine';
 import { ControlDto, TAKE_STATUSES } from '../takes/take.dto';
 
 /** How far a take came on the way to one influence. */
@@ -12,7 +13,7 @@ export class ShotArrivalDto {
 
 /** What is tried for a shot beside its takes. */
 export class TrialDto {
-  @ApiProperty({ enum: ['mend', 'swap'] }) kind!: 'mend' | 'swap';
+  @ApiProperty({ enum: ['remedy', 'swap'] }) kind!: 'remedy' | 'swap';
   @ApiProperty({ description: 'one for all takes that are tried together' }) batch!: string;
   @ApiProperty() label!: string;
   @ApiProperty({ description: 'it was kept and is an ordinary take now' }) kept!: boolean;
@@ -32,6 +33,8 @@ export class ShotTakeDto {
   @ApiProperty({ type: [ShotArrivalDto] }) arrivals!: ShotArrivalDto[];
   @ApiProperty({ required: false, description: '0..1' }) wordsKept?: number;
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
+  @ApiProperty({ description: 'who rendered it: "urbild 0.6.0"' }) engine!: string;
+  @ApiProperty({ description: 'the engine would draw it another way today' }) olderEngine!: boolean;
   @ApiProperty() keeper!: boolean;
   @ApiProperty({ description: '0 none .. 5' }) rating!: number;
   @ApiProperty() rejected!: boolean;
@@ -66,6 +69,8 @@ export function toShotTakeDto(t: Take, control: Take | undefined): ShotTakeDto {
     })),
     wordsKept: t.measurements?.wordsKept,
     error: t.error ?? undefined,
+    engine: engineName(t.origin.engine),
+    olderEngine: byOlderEngine(t),
     keeper: t.keeper,
     rating: t.rating,
     rejected: t.rejected,

@@ -27,7 +27,7 @@ export interface SwapWish {
 
 const PRIORITY = 1;
 
-/** Tries beside the takes of a series: mends of one shot, swaps over all shots. Nothing changes until they are kept. */
+/** Tries beside the takes of a series: remedies of one shot, swaps over all shots. Nothing changes until they are kept. */
 @Injectable()
 export class TrialTakesService {
   constructor(
@@ -43,15 +43,15 @@ export class TrialTakesService {
     private readonly events: EventsService,
   ) {}
 
-  /** Renders a shot as it would be after a mend, as large as the take that stands for it. */
-  async tryMend(shotId: string, label: string, plan: ShotPlan<MixInfluence>): Promise<SeriesDto> {
+  /** Renders a shot as it would be after a remedy, as large as the take that stands for it. */
+  async tryRemedy(shotId: string, label: string, plan: ShotPlan<MixInfluence>): Promise<SeriesDto> {
     const shot = await this.shots.find(shotId);
     const series = await this.series.find(shot.seriesId);
     const own = await this.series.takesOf([shot]);
     const lead = leadOf(own);
     const mix = (await this.plans.planOf(series, [shot])).state;
     await this.mixes.check(plan.own.added);
-    const trial: TakeTrial = { kind: 'mend', batch: randomUUID(), label, plan };
+    const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan };
     const order = await this.order(stateOfShot(mix, plan), lead?.quality ?? 'proof', series, shot, lead, trial);
     return this.put(series, [order]);
   }
@@ -123,7 +123,7 @@ export class TrialTakesService {
       if (trial.plan) Object.assign(shot, { prompt: trial.plan.prompt, seed: trial.plan.seed, own: trial.plan.own });
       // what stood for the shot gives way to what replaces it
       if (keeper) keeper.keeper = false;
-      if (keeper || trial.kind === 'mend') take.keeper = true;
+      if (keeper || trial.kind === 'remedy') take.keeper = true;
     }
   }
 

@@ -3,7 +3,7 @@ import { Controller, Get } from '@nestjs/common';
 import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { GIVES, type Gives } from '@urbild/core';
 import { JobsService } from '../platform/jobs/jobs.service';
-import { ENGINE } from '../takes/takeQueue.service';
+import { ENGINE } from '../takes/presentEngine';
 import { DemoService } from './demo.service';
 
 class EngineDto {

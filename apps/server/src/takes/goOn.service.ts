@@ -9,7 +9,8 @@ import { Problem } from '../platform/problems/problem';
 import { aspectOf } from './renderPlan';
 import type { TakeDto } from './take.dto';
 import type { Take } from './take.entity';
-import { ENGINE, TakeQueue, type TakeOrder } from './takeQueue.service';
+import { ENGINE } from './presentEngine';
+import { TakeQueue, type TakeOrder } from './takeQueue.service';
 import { TakesService } from './takes.service';
 
 /** How far an enlargement goes from the picture that it enlarges, and a variation from the one that it varies. */
@@ -41,6 +42,15 @@ export class GoOnService {
     const quality = width > 900 || height > 900 ? 'print' : 'proof';
     const asked = await this.queue.put([orderFrom(take, { ...rest, width, height, start }, quality)]);
     return (await this.takes.present(asked))[0];
+  }
+
+  /** The same request, drawn by the engine as it is now: a take of its own, to be compared with the one before. */
+  async redraw(id: string): Promise<TakeDto> {
+    const { origin, quality, mixId, ...take } = await this.finished(id);
+    const { request, influences, settings } = origin;
+    const made = { influences, settings };
+    const asked = [{ request, quality, made, mixId: mixId ?? undefined, fromTakeId: take.id }];
+    return (await this.takes.present(await this.queue.put(asked)))[0];
   }
 
   /** Variations: they start from the take and take another way. */

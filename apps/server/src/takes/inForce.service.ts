@@ -8,7 +8,8 @@ import type { Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { SourcesService } from '../mixes/sources.service';
 import { JobsService } from '../platform/jobs/jobs.service';
-import { ENGINE, TakeQueue } from './takeQueue.service';
+import { ENGINE, engineName } from './presentEngine';
+import { TakeQueue } from './takeQueue.service';
 import { usualTime } from './usualTime';
 
 /** What really acts on the next take of a mix: people lose hours to a wrong picture that nobody noticed. */
@@ -55,7 +56,7 @@ export class InForceService {
     return {
       width: request.width,
       height: request.height,
-      engine: `${ENGINE.name} ${ENGINE.version}`,
+      engine: engineName(ENGINE),
       usually: await usualTime(this.em, quality),
       ahead: (await this.jobs.line('take')).length,
       startUrl: request.start && blobUrl(request.start.content),

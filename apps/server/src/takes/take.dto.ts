@@ -6,6 +6,7 @@ import { blobUrl } from '../platform/blobs/blobUrl';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { aspectOf } from './renderPlan';
+import { byOlderEngine, engineName } from './presentEngine';
 import type { Take, TakeStatus } from './take.entity';
 import { IsId, Optional } from '../platform/input/decorators';
 
@@ -82,6 +83,8 @@ export class TakeDto {
   @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
+  @ApiProperty({ description: 'who rendered it: "urbild 0.6.0"' }) engine!: string;
+  @ApiProperty({ description: 'the engine would draw it another way today' }) olderEngine!: boolean;
   @ApiProperty() keeper!: boolean;
   @ApiProperty({ description: '0 none .. 5' }) rating!: number;
   @ApiProperty() rejected!: boolean;
@@ -203,6 +206,8 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
     understood: [...(t.understood ?? [])],
     unheard: [...(t.unheard ?? [])],
     error: t.error ?? undefined,
+    engine: engineName(t.origin.engine),
+    olderEngine: byOlderEngine(t),
     keeper: t.keeper,
     rating: t.rating,
     rejected: t.rejected,

@@ -41,12 +41,12 @@ export interface TakeOrigin {
 
 /** What a take tries out for its shot: it counts among the shot's takes only when it is kept. */
 export interface TakeTrial {
-  readonly kind: 'mend' | 'swap';
+  readonly kind: 'remedy' | 'swap';
   /** One for all takes that are tried together. */
   readonly batch: string;
   /** What is tried, in words. */
   readonly label: string;
-  /** Of a mend: the shot as it would be. */
+  /** Of a remedy: the shot as it would be. */
   readonly plan?: ShotPlan<MixInfluence>;
   /** Of a swap: which influence of the mix would come from what. */
   readonly swap?: { readonly influence: string; readonly of: SourceKind; readonly referenceId: string };

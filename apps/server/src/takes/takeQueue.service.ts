@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { BuiltInEngine, type RenderRequest } from '@urbild/engine';
+import type { RenderRequest } from '@urbild/engine';
 import { randomUUID } from 'crypto';
 import type { MixState, Start } from '@urbild/core';
 import type { Quality } from '../mixes/mix.entity';
@@ -11,11 +11,9 @@ import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
+import { ENGINE } from './presentEngine';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
 import { TakeEntity, type Take, type TakeOrigin, type TakeTrial } from './take.entity';
-
-/** The engine that takes are rendered by. */
-export const ENGINE = new BuiltInEngine().capabilities();
 
 /** How many takes may wait or be rendered at once. */
 export const MOST_WAITING = 400;

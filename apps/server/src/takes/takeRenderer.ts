@@ -14,6 +14,8 @@ import { WorkersService } from '../platform/workers/workers.service';
 import { RENDER } from './takes.tasks';
 import type { MeasuredReference, RenderedTake, RenderProgressShown } from './tasks/render';
 import { endControls } from './endTakes';
+import { byOlderEngine, ENGINE } from './presentEngine';
+import { requestHash } from './renderPlan';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue } from './takeQueue.service';
 
@@ -73,10 +75,12 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     const take = await em.findOne(TakeEntity, { id });
     if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) return;
     take.status = 'rendering';
+    drawnNow(take);
     await em.flush();
     this.events.publish({ type: 'take', id: take.id, status: 'rendering' });
     const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
     const needsControl = !!control && control.status !== 'done';
+    if (needsControl) drawnNow(control);
     if (control && needsControl) await this.render(em, control, take.id, undefined, 0, CONTROL_PART);
     const twin = await em.findOne(TakeEntity, {
       requestHash: take.requestHash,
@@ -212,4 +216,12 @@ function copyResult(from: Take, to: Take): void {
     error: null,
     finishedAt: new Date(),
   } satisfies Partial<Take>);
+}
+
+/** What waited while the engine was brought up to date is drawn by the present one, and says so. */
+function drawnNow(take: Take): void {
+  if (!byOlderEngine(take)) return;
+  const { request } = take.origin;
+  take.origin = { ...take.origin, engine: { name: ENGINE.name, version: ENGINE.version } };
+  take.requestHash = requestHash(request, ENGINE);
 }

@@ -81,6 +81,13 @@ export class TakesController {
     return this.goingOn.enlarge(id, times);
   }
 
+  /** Makes a take again by the engine as it is now; the one before stays. */
+  @Post(':id/redraw')
+  @ApiCreatedResponse({ type: TakeDto })
+  redraw(@Param('id') id: string): Promise<TakeDto> {
+    return this.goingOn.redraw(id);
+  }
+
   /** Takes that vary one. */
   @Post(':id/more')
   @ApiCreatedResponse({ type: [TakeDto] })

@@ -21,7 +21,7 @@ import {
 } from './documents';
 
 export type NewShot = Schemas['NewShotDto'];
-export type ShotMend = Schemas['ShotMendDto'];
+export type ShotRemedy = Schemas['ShotRemedyDto'];
 export type OwnSettings = Schemas['OwnSettingsDto'];
 export type SourceKind = Schemas['SourceKind'];
 
@@ -153,12 +153,12 @@ export function useSeriesActs(series: Series) {
     pause: () => act(() => ask(api.POST('/api/v1/series/{id}/pause', at(id)))),
     goOn: () => act(() => ask(api.POST('/api/v1/series/{id}/go-on', at(id)))),
     stop: () => act(() => ask(api.POST('/api/v1/series/{id}/stop', at(id)))),
-    tryMend: (shot: Shot, mend: ShotMend) =>
+    tryRemedy: (shot: Shot, remedy: ShotRemedy) =>
       act(() =>
         ask(
           api.POST('/api/v1/series/{id}/shots/{shotId}/tries', {
             params: { path: { id, shotId: shot.id } as never },
-            body: mend,
+            body: remedy,
           }),
         ),
       ),

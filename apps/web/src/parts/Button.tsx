@@ -8,7 +8,7 @@ const LOOKS: Readonly<Record<Look, string>> = {
   plain: 'text-ink underline decoration-edge underline-offset-2 hover:decoration-ink',
 };
 
-/** A button: `main` is the one main action of a screen, `quiet` any other, `plain` a mend inside a text. */
+/** A button: `main` is the one main action of a screen, `quiet` any other, `plain` a fix inside a text. */
 export function Button({
   look = 'quiet',
   className = '',

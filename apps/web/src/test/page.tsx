@@ -88,6 +88,8 @@ export const aTake = (fields: Partial<Take> = {}): Take =>
     rejected: false,
     rating: 0,
     note: '',
+    engine: 'urbild 0.6.0',
+    olderEngine: false,
     createdAt: '2026-01-02T00:00:00.000Z',
     version: 1,
     ...fields,

@@ -27,8 +27,8 @@ export const CHECK_IDS = [
 ] as const;
 export type CheckId = (typeof CHECK_IDS)[number];
 
-/** A mend that can be applied with one click. */
-export type CheckMend = 'sharpen' | 'focus face' | 'cut out' | 'flatten' | 'split' | 'show double';
+/** A fix that can be applied with one click. */
+export type CheckFix = 'sharpen' | 'focus face' | 'cut out' | 'flatten' | 'split' | 'show double';
 
 /** One finding about a reference. */
 export interface Check {
@@ -37,7 +37,7 @@ export interface Check {
   readonly severity: 'serious' | 'warning' | 'note';
   /** What is wrong and what it does to a picture, for a person. */
   readonly reason: string;
-  readonly mend?: CheckMend;
+  readonly fix?: CheckFix;
 }
 
 /** What the checks look at. */
@@ -67,14 +67,14 @@ export function checkReference(about: CheckedPicture): Check[] {
       id: 'transparency',
       severity: 'warning',
       reason: `${percent(transparent)} of it is transparent. The engine would read what lies under the transparency; laid over white it reads what you see.`,
-      mend: 'flatten',
+      fix: 'flatten',
     });
   if (double !== undefined)
     found.push({
       id: 'near double',
       severity: 'note',
       reason: `Nearly the same as “${double}”: used together they count twice.`,
-      mend: 'show double',
+      fix: 'show double',
     });
   const rank = { serious: 0, warning: 1, note: 2 };
   return found.sort((a, b) => rank[a.severity] - rank[b.severity]);
@@ -101,8 +101,8 @@ function checkSize({ width, height, picture, kind }: CheckedPicture): Check[] {
 
 function checkSurface({ picture, kind, transparent, width, height }: CheckedPicture): Check[] {
   const out: Check[] = [];
-  const add = (id: CheckId, severity: Check['severity'], reason: string, mend?: CheckMend) =>
-    out.push(mend ? { id, severity, reason, mend } : { id, severity, reason });
+  const add = (id: CheckId, severity: Check['severity'], reason: string, fix?: CheckFix) =>
+    out.push(fix ? { id, severity, reason, fix } : { id, severity, reason });
   const tone = toneOf(picture);
   const range = tone.p95 - tone.p5;
   if (range >= 18) {
@@ -177,7 +177,7 @@ function checkFaces({ faces, kind, width, height }: CheckedPicture): Check[] {
             severity: 'warning',
             reason:
               'No face was found: it is turned away, covered, or drawn too freely. Draw a box around it if there is one.',
-            mend: 'focus face',
+            fix: 'focus face',
           },
         ]
       : [];
@@ -196,7 +196,7 @@ function checkFaces({ faces, kind, width, height }: CheckedPicture): Check[] {
       id: 'face too small',
       severity: side < 96 ? 'serious' : 'warning',
       reason: `The face is ${Math.round(side)} px wide; from 160 px on its features can be read.`,
-      ...(areaOf(face.box) < 0.2 ? { mend: 'focus face' as const } : {}),
+      ...(areaOf(face.box) < 0.2 ? { fix: 'focus face' as const } : {}),
     });
   if (face.yaw !== undefined && viewOf(face.yaw) === 'profile')
     out.push({

@@ -1,4 +1,5 @@
 import { GIVES } from '../mix/gives';
+import { applyFix } from './applyFix';
 import type { Influence, Weighing } from './types';
 import { remarkWarnings, warningsOf, type MixWarning, type WarningKind } from './warnings';
 
@@ -14,9 +15,9 @@ const give = (id: string, fields: Partial<Influence> = {}): Influence => ({
 const mixOf = (...influences: Influence[]): Weighing => ({ influences, balance: 1 });
 const kinds = (warnings: readonly MixWarning[]): WarningKind[] => warnings.map((w) => w.kind);
 /** The mix after the one click that a warning offers. */
-const mended = (mix: Weighing, w: MixWarning): Weighing => ({
+const fixed = (mix: Weighing, { fix }: MixWarning): Weighing => ({
   ...mix,
-  influences: mix.influences.map((i) => ({ ...i, ...w.mend?.changes.find((c) => c.influence === i.id)?.set })),
+  influences: fix ? applyFix(mix.influences, fix) : mix.influences,
 });
 
 test('a sound mix has none', () => {
@@ -37,16 +38,16 @@ const CASES = (
   ] as [WarningKind, Weighing, Parameters<typeof warningsOf>[1]?][]
 ).map(([kind, mix, context]) => ({ kind, mix, context }));
 
-test.each(CASES)('$kind is told, and its mend cures it', ({ kind, mix, context }) => {
+test.each(CASES)('$kind is told, and its fix cures it', ({ kind, mix, context }) => {
   const warning = warningsOf(mix, context).find((w) => w.kind === kind);
   expect(warning?.cause).toMatch(/\.$/);
-  expect(warning?.mend?.changes.length).toBeGreaterThan(0);
+  expect(warning?.fix?.changes.length).toBeGreaterThan(0);
   let now = mix;
-  // some mends are a step, not a leap: a few clicks at most
+  // some fixes are a step, not a leap: a few clicks at most
   for (let click = 0; click < 4; click++) {
     const still = warningsOf(now, context).find((w) => w.kind === kind);
     if (!still) break;
-    now = mended(now, still);
+    now = fixed(now, still);
   }
   expect(kinds(warningsOf(now, context))).not.toContain(kind);
 });
@@ -75,12 +76,25 @@ test('an influence that did nothing says why and offers what helps', () => {
     { a: 'Kettle' },
   );
   expect(pose.cause).toMatch(/^Kettle has no pose to give: no shoulders/);
-  expect(pose.mend!.changes).toEqual([{ influence: 'a', set: { gives: 'look' } }]);
+  expect(pose.fix!.changes).toEqual([{ influence: 'a', set: { gives: 'look' } }]);
   expect(face.cause).toContain('the face of b');
-  expect(face.mend!.changes[0].set).toEqual({ on: false });
+  expect(face.fix!.changes[0].set).toEqual({ on: false });
   const shapes = (['toned-shape', 'shape-at-edge', 'thin-shape'] as const).map(
     (kind) => remarkWarnings([{ influence: 'a', gives: 'shape', kind }], { a: 'Sign' })[0],
   );
   expect(shapes.map((w) => w.cause.includes('Sign'))).toEqual([true, true, true]);
-  expect(shapes[0].mend!.changes[0].set).toEqual({ gives: 'layout' });
+  expect(shapes[0].fix!.changes[0].set).toEqual({ gives: 'layout' });
+});
+
+test('a fix changes what it names and nothing else', () => {
+  const [a, b] = [give('a'), give('b', { weight: 1.5 })];
+  const changes = [
+    { influence: 'b', set: { weight: 0.5 } },
+    { influence: 'b', set: { on: false } },
+    { influence: 'gone', set: { on: false } },
+  ];
+  const [after, changed] = applyFix([a, b], { label: 'x', changes });
+  expect(after).toBe(a);
+  expect(changed).toEqual({ ...b, weight: 0.5, on: false });
+  expect(b.weight).toBe(1.5);
 });

@@ -148,9 +148,9 @@ test('checks hit what is wrong and leave sound pictures alone', () => {
   for (const r of table) expect([r.name, r.hits >= 7]).toEqual([r.name, true]);
 });
 
-test('every finding says why, and mends are offered where there is one', () => {
+test('every finding says why, and fixes are offered where there is one', () => {
   const [found] = checkReference(about(blur(sound[0], 5)));
-  expect(found).toMatchObject({ id: 'blurred', severity: 'serious', mend: 'sharpen' });
+  expect(found).toMatchObject({ id: 'blurred', severity: 'serious', fix: 'sharpen' });
   expect(found.reason.length).toBeGreaterThan(30);
   expect(checkReference(about(sound[0], { double: 'Old mill' })).at(-1)).toMatchObject({
     id: 'near double',

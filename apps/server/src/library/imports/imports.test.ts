@@ -141,7 +141,7 @@ test('transparency, orientation and what the file says of itself come along', as
       string,
       unknown
     >;
-  expect((await of(a)).checks).toContainEqual(expect.objectContaining({ id: 'transparency', mend: 'flatten' }));
+  expect((await of(a)).checks).toContainEqual(expect.objectContaining({ id: 'transparency', fix: 'flatten' }));
   expect((await of(b)).metadata).toMatchObject({ creator: 'Wenna Tarr', rights: 'all hers', title: 'Low tide' });
   expect((await of(b)).rights).toMatchObject({ kind: 'not cleared', credit: 'Wenna Tarr' });
 });

@@ -114,7 +114,7 @@ export async function prepare({ source, preparation, known }: PrepareTask): Prom
   const thumbnail = await thumbnailOf(little);
   const picture = pictureFromRgba(little.data, little.width, little.height);
   const { width, height } = raw;
-  // what the preparation has mended is no fault any more
+  // what the preparation has fixed is no fault any more
   const transparent = preparation.flatten || preparation.cutOut ? 0 : known.transparent;
   return {
     picture: asIs ? undefined : await encode(data, raw),

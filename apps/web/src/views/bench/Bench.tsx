@@ -1,6 +1,6 @@
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { Gives, MixWarning } from '@urbild/core';
+import { applyFix, type Gives, type MixWarning } from '@urbild/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
@@ -78,14 +78,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     [change],
   );
   const onCarried = useCarried(gives, add);
-  const mend = (w: MixWarning) =>
-    change((m) => ({
-      ...m,
-      influences: m.influences.map((i) => ({
-        ...i,
-        ...(w.mend!.changes.find((c) => c.influence === i.id)?.set as Partial<MixInfluence>),
-      })),
-    }));
+  const fix = ({ fix: by }: MixWarning) => by && change((m) => ({ ...m, influences: applyFix(m.influences, by) }));
   const render = async (count = 1) => {
     await save();
     for (let k = 0; k < count; k++)
@@ -158,7 +151,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
               onOpen={onOpen}
               onNew={onNew}
             />
-            <Readings take={shown} lookup={lookup} warnings={warnings} onMend={mend} />
+            <Readings take={shown} lookup={lookup} warnings={warnings} onFix={fix} />
             <Settings
               settings={mix.settings}
               avoid={mix.avoid}

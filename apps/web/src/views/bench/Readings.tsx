@@ -11,12 +11,12 @@ export function Readings({
   take,
   lookup,
   warnings,
-  onMend,
+  onFix,
 }: {
   take: Take | undefined;
   lookup: Lookup;
   warnings: readonly MixWarning[];
-  onMend: (warning: MixWarning) => void;
+  onFix: (warning: MixWarning) => void;
 }) {
   const heard = take?.influences.filter((i) => i.on && i.weight > 0) ?? [];
   return (
@@ -48,9 +48,9 @@ export function Readings({
       {warnings.map((w) => (
         <div key={`${w.kind}${w.influences.join()}`} className="border-l-3 border-cinnabar bg-blush px-3 py-2">
           <p>{w.cause}</p>
-          {w.mend && (
-            <Button look="plain" onClick={() => onMend(w)}>
-              {w.mend.label}
+          {w.fix && (
+            <Button look="plain" onClick={() => onFix(w)}>
+              {w.fix.label}
             </Button>
           )}
         </div>

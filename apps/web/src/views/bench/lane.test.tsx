@@ -79,32 +79,32 @@ describe('the sheet of a lane', () => {
 });
 
 describe('readings', () => {
-  test('say how far each influence that acts came, and warnings come with their mend', async () => {
-    const onMend = jest.fn();
+  test('say how far each influence that acts came, and warnings come with their fix', async () => {
+    const onFix = jest.fn();
     const warning = {
       kind: 'weight-beyond' as const,
       influences: ['a'],
       cause: 'It weighs 3.',
-      mend: { label: 'Set it to 2', changes: [] },
+      fix: { label: 'Set it to 2', changes: [] },
     };
     const take = aTake({ influences: [anInfluence(), anInfluence({ id: 'off', on: false })], wordsKept: 0.4 });
-    show(<Readings take={take} lookup={lookup} warnings={[warning]} onMend={onMend} />);
+    show(<Readings take={take} lookup={lookup} warnings={[warning]} onFix={onFix} />);
     expect(screen.getAllByTestId('reading').map((r) => [r.dataset.name, r.dataset.value])).toEqual([
       ['Carved quay', '0.62'],
       ['Words kept', '0.4'],
     ]);
     expect(screen.getByText('colour 70 % · surface 54 %')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Set it to 2' }));
-    expect(onMend).toHaveBeenCalledWith(warning);
+    expect(onFix).toHaveBeenCalledWith(warning);
   });
 
   test('what could not be measured says so, and no take says what to do', () => {
     const { unmount } = show(
-      <Readings take={aTake({ arrivals: [] })} lookup={lookup} warnings={[]} onMend={() => undefined} />,
+      <Readings take={aTake({ arrivals: [] })} lookup={lookup} warnings={[]} onFix={() => undefined} />,
     );
     expect(screen.getByText('not to be measured')).toBeVisible();
     unmount();
-    show(<Readings take={undefined} lookup={lookup} warnings={[]} onMend={() => undefined} />);
+    show(<Readings take={undefined} lookup={lookup} warnings={[]} onFix={() => undefined} />);
     expect(screen.getByText(/Render a proof/)).toBeVisible();
   });
 });

@@ -6,7 +6,7 @@ import { Button } from '../../parts/Button';
 type Check = Reference['checks'][number];
 
 const SIGNS = { serious: CircleAlert, warning: TriangleAlert, note: Info } as const;
-const MENDS: Readonly<Record<NonNullable<Check['mend']>, string>> = {
+const FIXES: Readonly<Record<NonNullable<Check['fix']>, string>> = {
   sharpen: 'Sharpen a little',
   'focus face': 'Focus on the face',
   'cut out': 'Take the background away',
@@ -15,7 +15,7 @@ const MENDS: Readonly<Record<NonNullable<Check['mend']>, string>> = {
   'show double': 'Show what is like it',
 };
 
-/** What is wrong with a picture, why it matters, and the mend. */
+/** What is wrong with a picture, why it matters, and the fix. */
 export function Checks({
   reference: r,
   onLike,
@@ -27,10 +27,10 @@ export function Checks({
   const saving = useIsSaving(r.id);
   const split = useSplit();
   const { data: gives } = useGives(r);
-  const mend = (check: Check) => {
+  const fix = (check: Check) => {
     const set = (change: Partial<Reference['preparation']>) =>
       prepare.mutate({ reference: r, preparation: { ...r.preparation, ...change } });
-    switch (check.mend) {
+    switch (check.fix) {
       case 'sharpen':
         return set({ sharpen: Math.min(1, r.preparation.sharpen + 0.35) });
       case 'cut out':
@@ -65,9 +65,9 @@ export function Checks({
               <span className="sr-only">, {c.severity}</span>
             </h3>
             <p className="my-1">{c.reason}</p>
-            {c.mend && (
-              <Button onClick={() => mend(c)} disabled={saving}>
-                {MENDS[c.mend]}
+            {c.fix && (
+              <Button onClick={() => fix(c)} disabled={saving}>
+                {FIXES[c.fix]}
               </Button>
             )}
           </li>

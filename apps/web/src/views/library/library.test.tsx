@@ -91,12 +91,12 @@ describe('what is wrong with a picture', () => {
     expect(screen.getByText('Nothing is wrong with it.')).toBeVisible();
   });
 
-  test('each has its reason, its gravity for those who do not see the sign, and its mend', async () => {
+  test('each has its reason, its gravity for those who do not see the sign, and its fix', async () => {
     answers({});
     const onLike = jest.fn();
     const checks = [
       { id: 'small', severity: 'serious', reason: 'It has 200 px.' },
-      { id: 'double', severity: 'note', reason: 'It is like another.', mend: 'show double' },
+      { id: 'double', severity: 'note', reason: 'It is like another.', fix: 'show double' },
     ] as unknown as Reference['checks'];
     show(<Checks reference={reference(checks)} onLike={onLike} />);
     const [small, double] = screen.getAllByRole('listitem');

@@ -21,14 +21,14 @@ export function FallsOutBox({ fall, shot, acts }: { fall: FallsOut; shot: Shot; 
         {fall.sentence}
       </p>
       <div className="mt-2 flex flex-wrap gap-2">
-        {fall.mends.map((mend, k) => (
+        {fall.remedies.map((remedy, k) => (
           <Button
-            key={mend.label}
+            key={remedy.label}
             look={k ? 'quiet' : 'main'}
-            disabled={tried.has(mend.label)}
-            onClick={() => void acts.tryMend(shot, mend)}
+            disabled={tried.has(remedy.label)}
+            onClick={() => void acts.tryRemedy(shot, remedy)}
           >
-            {mend.label}
+            {remedy.label}
           </Button>
         ))}
       </div>

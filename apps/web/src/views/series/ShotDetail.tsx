@@ -75,6 +75,22 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
             <strong className="text-ink">Changed since:</strong> {shot.stale.join(', ')}
           </p>
         )}
+        {!attempt && take?.olderEngine && take.status === 'done' && (
+          <p className="text-sm text-muted">
+            Drawn by {take.engine}; the engine is newer.{' '}
+            <Button
+              look="plain"
+              onClick={() =>
+                void acts.tryRemedy(shot, {
+                  label: 'Drawn by the newer engine',
+                  plan: { prompt: shot.prompt, seed: shot.seed, own: shot.own },
+                })
+              }
+            >
+              Redraw it and compare
+            </Button>
+          </p>
+        )}
         <SequencesOf seriesId={seriesId} shotId={shot.id} />
         <OwnSettings shot={shot} influences={influences} lookup={lookup} acts={acts} />
       </section>

@@ -24,8 +24,8 @@ const shot = (fields: Partial<Shot> = {}): Shot =>
   }) as unknown as Shot;
 const acts = () => {
   const changeShot = jest.fn();
-  const tryMend = jest.fn().mockResolvedValue(undefined);
-  return { changeShot, tryMend, acts: { changeShot, tryMend } as unknown as SeriesActs };
+  const tryRemedy = jest.fn().mockResolvedValue(undefined);
+  return { changeShot, tryRemedy, acts: { changeShot, tryRemedy } as unknown as SeriesActs };
 };
 
 describe('the words of a shot', () => {
@@ -102,13 +102,13 @@ describe('a shot that falls out', () => {
     arrival: 0.12,
     others: { low: 0.4, high: 0.7 },
     sentence: 'She is too small to be told.',
-    mends: [{ label: 'Bring Ilse nearer' }, { label: 'Another seed' }],
+    remedies: [{ label: 'Bring Ilse nearer' }, { label: 'Another seed' }],
   } as unknown as FallsOut;
 
   test('says by how much, why, and what may bring it back; what was tried is not offered again', async () => {
-    const { tryMend, acts: all } = acts();
+    const { tryRemedy, acts: all } = acts();
     const tried = shot({
-      takes: [{ id: 'x', trial: { kind: 'mend', batch: 'b', label: 'Another seed' } }] as unknown as Shot['takes'],
+      takes: [{ id: 'x', trial: { kind: 'remedy', batch: 'b', label: 'Another seed' } }] as unknown as Shot['takes'],
     });
     show(<FallsOutBox fall={fall} shot={tried} acts={all} />);
     const box = screen.getByLabelText('Falls out');
@@ -116,7 +116,7 @@ describe('a shot that falls out', () => {
     expect(box).toHaveTextContent('The others lie between 40 % and 70 %. She is too small to be told.');
     expect(screen.getByRole('button', { name: 'Another seed' })).toBeDisabled();
     await userEvent.click(screen.getByRole('button', { name: 'Bring Ilse nearer' }));
-    expect(tryMend).toHaveBeenCalledWith(tried, fall.mends[0]);
+    expect(tryRemedy).toHaveBeenCalledWith(tried, fall.remedies[0]);
   });
 });
 

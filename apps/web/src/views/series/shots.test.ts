@@ -14,11 +14,13 @@ const take = (id: string, fields: Partial<ShotTake> = {}): ShotTake => ({
   rating: 0,
   rejected: false,
   note: '',
+  engine: 'urbild 0.6.0',
+  olderEngine: false,
   createdAt: '',
   version: 1,
   ...fields,
 });
-const tried = (kept: boolean) => ({ kind: 'mend' as const, batch: 'b', label: 'Another seed', kept });
+const tried = (kept: boolean) => ({ kind: 'remedy' as const, batch: 'b', label: 'Another seed', kept });
 const shot = (id: string, takes: ShotTake[], fields: Partial<Shot> = {}): Shot => ({
   id,
   position: 0,

@@ -15,6 +15,7 @@ export function Onwards({ take }: { take: Take }) {
   const enlarge = useAct(key, (times: number) =>
     ask(api.POST('/api/v1/takes/{id}/enlarge', { params: { path: { id: take.id } }, body: { times } })),
   );
+  const redraw = useAct(key, () => ask(api.POST('/api/v1/takes/{id}/redraw', { params: { path: { id: take.id } } })));
   const more = useAct(key, () =>
     ask(api.POST('/api/v1/takes/{id}/more', { params: { path: { id: take.id } }, body: { count: 4 } })),
   );
@@ -26,6 +27,11 @@ export function Onwards({ take }: { take: Take }) {
     setBusy(true);
     await what();
     setBusy(false);
+  };
+  /** Makes it again, and shows both. */
+  const compared = async (again: () => Promise<Take | undefined>) => {
+    const made = await again();
+    if (made) void go(`/takes/${made.id}?against=from&mode=wipe`);
   };
   const done = take.status === 'done' && !busy;
   const state = { prompt: take.prompt, avoid: take.avoid, settings: take.settings, influences: take.influences };
@@ -60,6 +66,16 @@ export function Onwards({ take }: { take: Take }) {
         >
           Mix of its own
         </Button>
+        {take.olderEngine && (
+          <Button
+            disabled={!done}
+            className="col-span-2"
+            title={`This was drawn by ${take.engine}. The redrawn picture is a take of its own, shown beside this one.`}
+            onClick={() => void act(() => compared(() => redraw()))}
+          >
+            Redraw with the newer engine
+          </Button>
+        )}
         {[2, 4].map((times) => (
           <Button
             key={times}
@@ -67,12 +83,7 @@ export function Onwards({ take }: { take: Take }) {
             title={
               Math.max(take.width, take.height) * times > 2048 ? 'more than 2048 px on the longer side' : undefined
             }
-            onClick={() =>
-              void act(async () => {
-                const made = await enlarge(times);
-                if (made) void go(`/takes/${made.id}?against=from&mode=wipe`);
-              })
-            }
+            onClick={() => void act(() => compared(() => enlarge(times)))}
           >
             {times} × as large
           </Button>

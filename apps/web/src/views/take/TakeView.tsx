@@ -117,7 +117,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
           <h1 className="font-title text-lg leading-snug font-semibold">{take.prompt}</h1>
           <p className="figures text-sm text-muted">
             {take.quality} · {take.width} × {take.height} px · seed {take.seed}
-            {take.took ? ` · ${(take.took / 1000).toFixed(1)} s` : ''}
+            {take.took ? ` · ${(take.took / 1000).toFixed(1)} s` : ''} · {take.engine}
           </p>
         </header>
         <TakeMarks take={take} />

@@ -4,6 +4,7 @@ import { Migration202611233 } from './migration202611233';
 import { Migration202611234 } from './migration202611234';
 import { Migration202611271 } from './migration202611271';
 import { Migration202611291 } from './migration202611291';
+import { Migration202611301 } from './migration202611301';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -13,4 +14,5 @@ export const MIGRATIONS = [
   { name: '202611234-series', class: Migration202611234 },
   { name: '202611271-sequences', class: Migration202611271 },
   { name: '202611291-nothing-lost', class: Migration202611291 },
+  { name: '202611301-one-word', class: Migration202611301 },
 ];

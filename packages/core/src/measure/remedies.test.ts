@@ -2,7 +2,7 @@ import { understand } from '../prompt/understand';
 import { stateOfShot, type ShotPlan } from '../mix/own';
 import type { MixInfluence, MixState } from '../mix/mix';
 import { contraryWords } from './contrary';
-import { mendsFor } from './mends';
+import { remediesFor } from './remedies';
 import { CAUSES, type Cause } from './shotFacts';
 import { SHEET, WHO } from './testing';
 
@@ -23,12 +23,16 @@ const MIX: MixState = {
   influences: [influence('look', 0.8, 'look'), influence('who', 1, 'character'), influence('rival', 0.6, 'face')],
 };
 const PLAN: ShotPlan = { prompt: 'a young woman on the pier', seed: 7, own: {} };
-const mends = (plan: ShotPlan, cause: Cause, behind: readonly string[] = []) =>
-  mendsFor(plan, MIX, { cause, sentence: '', behind }, WHO, (id) => ({ rival: 'Marek' })[id] ?? id);
+const remedies = (plan: ShotPlan, cause: Cause, behind: readonly string[] = []) =>
+  remediesFor(plan, MIX, { cause, sentence: '', behind }, WHO, (id) => ({ rival: 'Marek' })[id] ?? id);
 
-test('every cause has one or two mends, each of which changes the plan', () => {
+test('every cause has one or two remedies, each of which changes the plan', () => {
   for (const cause of CAUSES) {
-    const found = mends({ ...PLAN, own: { balance: 0.2 } }, cause, cause === 'own setting' ? ['balance'] : ['rival']);
+    const found = remedies(
+      { ...PLAN, own: { balance: 0.2 } },
+      cause,
+      cause === 'own setting' ? ['balance'] : ['rival'],
+    );
     expect([cause, found.length]).toEqual([cause, expect.any(Number)]);
     expect(found.length).toBeGreaterThan(0);
     expect(found.length).toBeLessThan(3);
@@ -38,45 +42,45 @@ test('every cause has one or two mends, each of which changes the plan', () => {
 
 test('own settings are taken back, all that are behind it and no others', () => {
   const own = { balance: 0.4, influences: { who: { weight: 0.2, from: 0.1 }, look: { weight: 1 } } };
-  const [first] = mends({ ...PLAN, own }, 'own setting', ['weight:who', 'balance']);
+  const [first] = remedies({ ...PLAN, own }, 'own setting', ['weight:who', 'balance']);
   expect(first.label).toBe('Take its own settings back');
   expect(first.plan.own).toEqual({ influences: { who: { from: 0.1 }, look: { weight: 1 } } });
 });
 
 test('a rival is taken out when it is of this shot alone, let act as elsewhere, or made weaker', () => {
   const added = { ...influence('guest', 2, 'character') };
-  const [out] = mends({ ...PLAN, own: { added: [added] } }, 'other reference', ['guest']);
+  const [out] = remedies({ ...PLAN, own: { added: [added] } }, 'other reference', ['guest']);
   expect(stateOfShot(MIX, out.plan).influences.map((i) => i.id)).toEqual(['look', 'who', 'rival']);
-  const [back] = mends({ ...PLAN, own: { influences: { rival: { weight: 2 } } } }, 'other reference', ['rival']);
+  const [back] = remedies({ ...PLAN, own: { influences: { rival: { weight: 2 } } } }, 'other reference', ['rival']);
   expect(back).toMatchObject({ label: 'Let Marek act as in the others', plan: { own: {} } });
-  const [less] = mends(PLAN, 'other reference', ['rival']);
+  const [less] = remedies(PLAN, 'other reference', ['rival']);
   expect(stateOfShot(MIX, less.plan).influences[2].weight).toBeCloseTo(0.18);
 });
 
 test('words are left out with what joined them, and the rest stays', () => {
   const prompt = 'half figure of a young woman with white hair in a bob, on the pier';
   const [contrary] = contraryWords(prompt, SHEET);
-  const [first] = mends({ ...PLAN, prompt }, 'words', [contrary.text]);
+  const [first] = remedies({ ...PLAN, prompt }, 'words', [contrary.text]);
   expect(first.plan.prompt).toBe('half figure of a young woman, on the pier');
   expect(contraryWords(first.plan.prompt, SHEET)).toEqual([]);
 });
 
 test('a figure is brought nearer, turned to us, put into the words', () => {
-  const [nearer] = mends({ ...PLAN, prompt: 'wide view, a young woman far away on the pier' }, 'too small');
+  const [nearer] = remedies({ ...PLAN, prompt: 'wide view, a young woman far away on the pier' }, 'too small');
   expect(understand(nearer.plan.prompt).framing).toBe('half figure');
   expect(nearer.plan.prompt).not.toContain('far away');
-  const [facing] = mends({ ...PLAN, prompt: 'a young woman from behind on the pier' }, 'turned away');
+  const [facing] = remedies({ ...PLAN, prompt: 'a young woman from behind on the pier' }, 'turned away');
   expect(understand(facing.plan.prompt).entities[0]).toMatchObject({ view: 'three-quarter' });
-  const [named] = mends({ ...PLAN, prompt: 'the empty pier' }, 'nobody');
+  const [named] = remedies({ ...PLAN, prompt: 'the empty pier' }, 'nobody');
   expect(named.plan.prompt).toBe('half figure of Ilse, the empty pier');
 });
 
 test('no weight above 2 is proposed', () => {
   const strong = { ...PLAN, own: { influences: { who: { weight: 1.9 } } } };
-  const found = mends(strong, 'seed').flatMap((m) => m.plan.own.influences?.who?.weight ?? []);
+  const found = remedies(strong, 'seed').flatMap((m) => m.plan.own.influences?.who?.weight ?? []);
   expect(Math.max(...found)).toBe(2);
   const full = { ...PLAN, own: { influences: { who: { weight: 2 } } } };
-  expect(mends(full, 'seed').map((m) => m.label)).toEqual(['Another seed']);
+  expect(remedies(full, 'seed').map((m) => m.label)).toEqual(['Another seed']);
 });
 
 describe('words against a sheet', () => {

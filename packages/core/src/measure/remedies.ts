@@ -6,23 +6,23 @@ import type { FoundCause } from './causes';
 import type { JudgedInfluence } from './shotFacts';
 
 /** Something that may bring a shot back: a plan of the shot in the place of its present one. */
-export interface ShotMend<I extends MixInfluence = MixInfluence> {
+export interface ShotRemedy<I extends MixInfluence = MixInfluence> {
   /** What it does, as an order: "Bring Ilse nearer". */
   readonly label: string;
   readonly plan: ShotPlan<I>;
 }
 
-/** The strongest weight that a mend proposes. */
+/** The strongest weight that a remedy proposes. */
 const STRONGEST = 2;
 
 /** One or two things to try for a shot that falls out, the likelier first; each differs from the present plan. */
-export function mendsFor<I extends MixInfluence>(
+export function remediesFor<I extends MixInfluence>(
   plan: ShotPlan<I>,
   mix: Omit<MixState, 'influences'> & { readonly influences: readonly I[] },
   { cause, behind }: FoundCause,
   { id, name }: JudgedInfluence,
   nameOf: (influence: string) => string,
-): ShotMend<I>[] {
+): ShotRemedy<I>[] {
   const present = mix.influences.find((i) => i.id === id);
   const weight = plan.own.influences?.[id]?.weight ?? present?.weight ?? 1;
   const withWeight = (own: OwnSettings<I>, influence: string, to: number): OwnSettings<I> => ({
@@ -32,15 +32,15 @@ export function mendsFor<I extends MixInfluence>(
       [influence]: { ...own.influences?.[influence], weight: Math.round(to * 100) / 100 },
     },
   });
-  const stronger: ShotMend<I> = {
+  const stronger: ShotRemedy<I> = {
     label: `Let ${name} pull harder`,
     plan: { ...plan, own: withWeight(plan.own, id, clamp(weight * 1.4, 0, STRONGEST)) },
   };
-  const seeds = [1, 2].map((k): ShotMend<I> => ({
+  const seeds = [1, 2].map((k): ShotRemedy<I> => ({
     label: k === 1 ? 'Another seed' : 'One more seed',
     plan: { ...plan, seed: (plan.seed + 7919 * k) % 0x100000000 },
   }));
-  const all = ((): ShotMend<I>[] => {
+  const all = ((): ShotRemedy<I>[] => {
     switch (cause) {
       case 'own setting':
         return [
