@@ -63,9 +63,9 @@ test('a slider of a sheet loses no key and keeps the focus', async () => {
     items: references.map((referenceId) => ({ referenceId, weight: 0.5 })),
   });
   await go(`/looks/${look.id}`);
-  const slider = await browser.find('input[type=range][aria-label="Weight of cloth 1"]');
+  const slider = await browser.find('[role=slider][aria-label="Weight of cloth 1"]');
   await slider.sendKeys(...many(Key.ARROW_RIGHT, 20));
-  const other = await browser.find('input[type=range][aria-label="Weight of cloth 2"]');
+  const other = await browser.find('[role=slider][aria-label="Weight of cloth 2"]');
   await other.sendKeys(...many(Key.ARROW_LEFT, 6));
   await saved();
   const [stored] = await studio.get<{ items: { referenceId: string; weight: number }[] }[]>('/looks');
@@ -79,7 +79,7 @@ test('sharpening by quick keys arrives as it stands on the screen, and is undone
   const picture = await browser.find('[role=listbox] [role=option], main img');
   await picture.click();
   await (await browser.button('Focus')).click();
-  const slider = await browser.find('input[type=range][aria-label="Sharpen"]');
+  const slider = await browser.find('[role=slider][aria-label="Sharpen"]');
   await slider.sendKeys(...many(Key.ARROW_RIGHT, 8));
   await saved();
   const sharpened = async () => {

@@ -13,6 +13,7 @@ import { ImportProvider } from './parts/imports';
 import { NoticeProvider } from './parts/notices';
 import { StudioStatus } from './parts/StudioStatus';
 import { TopBar } from './parts/TopBar';
+import { ViewFault } from './parts/ViewFault';
 import './theme/theme.css';
 
 const client = new QueryClient({
@@ -39,36 +40,54 @@ const router = createBrowserRouter([
     element: <Frame />,
     HydrateFallback: () => <div className="skeleton h-full" role="status" aria-label="The studio is being opened" />,
     children: [
-      { index: true, element: <Navigate to="/library" replace /> },
-      { path: 'library', lazy: async () => ({ Component: (await import('./views/library/LibraryView')).LibraryView }) },
       {
-        path: 'library/keepers',
-        lazy: async () => ({ Component: (await import('./views/library/KeepersView')).KeepersView }),
+        // a view that fails leaves the rest of the studio standing
+        ErrorBoundary: ViewFault,
+        children: [
+          { index: true, element: <Navigate to="/library" replace /> },
+          {
+            path: 'library',
+            lazy: async () => ({ Component: (await import('./views/library/LibraryView')).LibraryView }),
+          },
+          {
+            path: 'library/keepers',
+            lazy: async () => ({ Component: (await import('./views/library/KeepersView')).KeepersView }),
+          },
+          {
+            path: 'looks/:lookId?',
+            lazy: async () => ({ Component: (await import('./views/looks/LooksView')).LooksView }),
+          },
+          {
+            path: 'cast/:characterId?',
+            lazy: async () => ({ Component: (await import('./views/cast/CastView')).CastView }),
+          },
+          {
+            path: 'bench/:mixId?',
+            lazy: async () => ({ Component: (await import('./views/bench/BenchView')).BenchView }),
+          },
+          {
+            path: 'bench/:mixId/strips/:stripId?',
+            lazy: async () => ({ Component: (await import('./views/strip/StripView')).StripView }),
+          },
+          {
+            path: 'takes/:takeId',
+            lazy: async () => ({ Component: (await import('./views/take/TakeView')).TakeView }),
+          },
+          {
+            path: 'compare',
+            lazy: async () => ({ Component: (await import('./views/compare/CompareView')).CompareView }),
+          },
+          {
+            path: 'series/:seriesId?',
+            lazy: async () => ({ Component: (await import('./views/series/SeriesView')).SeriesView }),
+          },
+          {
+            path: 'sequences/:sequenceId',
+            lazy: async () => ({ Component: (await import('./views/sequence/SequenceView')).SequenceView }),
+          },
+          { path: '*', element: <Navigate to="/library" replace /> },
+        ],
       },
-      {
-        path: 'looks/:lookId?',
-        lazy: async () => ({ Component: (await import('./views/looks/LooksView')).LooksView }),
-      },
-      {
-        path: 'cast/:characterId?',
-        lazy: async () => ({ Component: (await import('./views/cast/CastView')).CastView }),
-      },
-      { path: 'bench/:mixId?', lazy: async () => ({ Component: (await import('./views/bench/BenchView')).BenchView }) },
-      {
-        path: 'bench/:mixId/strips/:stripId?',
-        lazy: async () => ({ Component: (await import('./views/strip/StripView')).StripView }),
-      },
-      { path: 'takes/:takeId', lazy: async () => ({ Component: (await import('./views/take/TakeView')).TakeView }) },
-      { path: 'compare', lazy: async () => ({ Component: (await import('./views/compare/CompareView')).CompareView }) },
-      {
-        path: 'series/:seriesId?',
-        lazy: async () => ({ Component: (await import('./views/series/SeriesView')).SeriesView }),
-      },
-      {
-        path: 'sequences/:sequenceId',
-        lazy: async () => ({ Component: (await import('./views/sequence/SequenceView')).SequenceView }),
-      },
-      { path: '*', element: <Navigate to="/library" replace /> },
     ],
   },
 ]);

@@ -13,6 +13,7 @@ import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { ENGINE } from './presentEngine';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
+import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take, type TakeOrigin, type TakeTrial } from './take.entity';
 
 /** How many takes may wait or be rendered at once. */
@@ -105,7 +106,7 @@ export class TakeQueue {
       );
       return made;
     });
-    for (const { id } of takes) this.events.publish({ type: 'take', id, status: 'queued' });
+    for (const take of takes) this.events.publish(takeEvent(take));
     return takes;
   }
 

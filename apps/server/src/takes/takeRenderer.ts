@@ -16,6 +16,7 @@ import type { MeasuredReference, RenderedTake, RenderProgressShown } from './tas
 import { endControls } from './endTakes';
 import { byOlderEngine, ENGINE } from './presentEngine';
 import { requestHash } from './renderPlan';
+import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue } from './takeQueue.service';
 
@@ -77,7 +78,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     take.status = 'rendering';
     drawnNow(take);
     await em.flush();
-    this.events.publish({ type: 'take', id: take.id, status: 'rendering' });
+    this.events.publish(takeEvent(take));
     const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
     const needsControl = !!control && control.status !== 'done';
     if (needsControl) drawnNow(control);
@@ -90,18 +91,19 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     if (twin) copyResult(twin, take);
     else await this.render(em, take, take.id, control ?? undefined, needsControl ? CONTROL_PART : 0, 1);
     await em.flush();
-    this.events.publish({ type: 'take', id: take.id, status: 'done' });
+    this.events.publish(takeEvent(take));
   }
 
   async failed(job: Job, error: Error, em: EntityManager): Promise<void> {
-    await together(em, async (tx) => {
+    const gone = await together(em, async (tx) => {
       const take = await tx.findOne(TakeEntity, { id: job.subject });
-      if (!take) return;
+      if (!take) return undefined;
       Object.assign(take, { status: 'failed', error: `It was not rendered: ${error.message}`, finishedAt: new Date() });
       await tx.flush();
       await endControls(tx, [take.controlId]);
+      return take;
     });
-    this.events.publish({ type: 'take', id: job.subject, status: 'failed' });
+    if (gone) this.events.publish(takeEvent(gone));
   }
 
   async again(job: Job, em: EntityManager): Promise<void> {
@@ -109,7 +111,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     if (!take) return;
     Object.assign(take, { status: 'queued', error: null, finishedAt: null });
     await this.queue.controlFor(em, take);
-    this.events.publish({ type: 'take', id: take.id, status: 'queued' });
+    this.events.publish(takeEvent(take));
   }
 
   /** Renders one picture; progress is told under the id of the take that somebody waits for. */

@@ -10,6 +10,7 @@ import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { dropTakes, endControls, oldDrafts } from './endTakes';
 import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
+import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue, type TakeLinks } from './takeQueue.service';
 import { TakeRenderer } from './takeRenderer';
@@ -147,7 +148,7 @@ export class TakesService {
       if (change.keeper) for (const act of this.kept) await act(take);
       await this.em.flush();
     });
-    this.events.publish({ type: 'take', id, status: take.status });
+    this.events.publish(takeEvent(take));
     return (await this.present([take]))[0];
   }
 
@@ -180,21 +181,19 @@ export class TakesService {
       );
     });
     this.ended(open);
-    if (remove)
-      for (const { id, status } of takes.filter((t) => !open.includes(t)))
-        this.events.publish({ type: 'take', id, status });
+    if (remove) for (const take of takes.filter((t) => !open.includes(t))) this.events.publish(takeEvent(take));
   }
 
   /** Tells renders and everybody who looks that takes have ended. */
-  private ended(takes: readonly { readonly id: string }[]): void {
-    for (const { id } of takes) {
+  private ended(takes: readonly Take[]): void {
+    for (const { id, mixId, shotId } of takes) {
       this.renderer.stop(id);
-      this.events.publish({ type: 'take', id, status: 'cancelled' });
+      this.events.publish(takeEvent({ id, mixId, shotId, status: 'cancelled' }));
     }
   }
 
   /** A new draft takes the place of those that are not finished, and of the oldest when there are many. They go for good. */
-  private async dropDrafts(em: SqlEntityManager, mixId: string): Promise<readonly { readonly id: string }[]> {
+  private async dropDrafts(em: SqlEntityManager, mixId: string): Promise<readonly Take[]> {
     const unfinished = await em.find(TakeEntity, {
       mixId,
       quality: 'draft',

@@ -94,7 +94,7 @@ export class StripsService {
         version: 1,
       }),
     );
-    this.events.publish({ type: 'strip', id: strip.id });
+    this.events.publish({ type: 'strip', id: strip.id, mixId });
     return this.present(strip);
   }
 

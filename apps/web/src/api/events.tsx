@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { api, ask, type Studio, type Take } from './client';
 import { keys } from './keys';
+import { concerns, touchedBy, type StudioEvent, type Touched } from './touched';
 
 /** How far a take is, while it is rendered. */
 export interface Progress {
@@ -18,6 +19,20 @@ export const useProgress = (takeId: string | undefined): Progress | undefined =>
   return takeId ? all.get(takeId) : undefined;
 };
 
+/** The events for which something is read again, but for those of takes, which show first what they bring. */
+const TOUCHING = [
+  'reference',
+  'import',
+  'look',
+  'character',
+  'shelf',
+  'mix',
+  'series',
+  'strip',
+  'solve',
+  'sequence',
+] as const;
+
 /** Listens to the studio's events: refreshes what changed, keeps the progress of takes. */
 export function EventsProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
@@ -25,19 +40,20 @@ export function EventsProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     let source: EventSource | undefined;
     let missed = false;
-    const refresh = (...key: readonly string[]) => void client.invalidateQueries({ queryKey: key });
-    // many pictures may come in at once: lists are asked for again a little later, together
-    const due = new Map<string, number>();
-    const later = (key: string, wait = 250) => {
-      if (due.has(key)) return;
-      due.set(
-        key,
-        window.setTimeout(() => {
-          due.delete(key);
-          refresh(key);
-        }, wait),
-      );
+    // many pictures may come in at once: what they touch is read again a little later, together
+    const due = new Map<string, { readonly timer: number; readonly holding?: Set<string> }>();
+    const touch = ({ key, exact, holding, wait }: Touched) => {
+      const name = JSON.stringify([key, exact, !!holding]);
+      const waiting = due.get(name);
+      if (waiting) return holding?.forEach((id) => waiting.holding!.add(id));
+      const ids = holding && new Set(holding);
+      const timer = window.setTimeout(() => {
+        due.delete(name);
+        void client.invalidateQueries({ queryKey: key, exact, predicate: concerns(ids && [...ids]) });
+      }, wait);
+      due.set(name, { timer, holding: ids });
     };
+    const hear = (event: StudioEvent) => touchedBy(event).forEach(touch);
     const forget = (id: string) =>
       setProgress((all) => {
         const next = new Map(all);
@@ -60,44 +76,13 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       source = stream;
       const on = <T,>(type: string, act: (data: T) => void) =>
         stream.addEventListener(type, (e) => act(JSON.parse((e as MessageEvent<string>).data) as T));
-      on<{ id: string }>('reference', ({ id }) => {
-        refresh('reference', id);
-        later('search');
-        later('looks');
-        later('cast');
-      });
-      on('import', () => {
-        later('imports');
-        later('troubled', 600);
-      });
-      on('look', () => {
-        refresh('looks');
-        later('search');
-      });
-      on('character', () => {
-        refresh('cast');
-        later('search');
-      });
-      on('shelf', () => refresh('shelf'));
-      on('mix', () => later('mixes', 400));
-      on('series', () => refresh('series'));
-      on('strip', () => refresh('strips'));
-      on('solve', () => refresh('solves'));
-      on('sequence', () => refresh('sequences'));
-      on<{ id: string; status: string; pictureUrl?: string }>('take', ({ id, status, pictureUrl }) => {
-        if (status === 'pictured') return finish(id, pictureUrl);
+      for (const type of TOUCHING) on<StudioEvent>(type, hear);
+      on<StudioEvent & { id: string; pictureUrl?: string }>('take', (event) => {
+        const { id, status } = event;
+        if (status === 'pictured') return finish(id, event.pictureUrl);
         if (status !== 'rendering') forget(id);
-        if (status === 'done') void arrive(id).catch(() => later('takes', 20));
-        // everything else that tells of takes can wait a moment: whoever asked for one shows it already
-        later('takes', status === 'failed' || status === 'cancelled' ? 20 : 400);
-        if (status === 'done') later('worked', 1500);
-        if (status === 'done' || status === 'failed') {
-          later('strips');
-          later('sequences');
-        }
-        if (status === 'failed' || status === 'queued') later('troubled', 600);
-        later('series');
-        later('studio');
+        if (status === 'done') void arrive(id).catch(() => touch({ key: ['takes'], wait: 20 }));
+        hear(event);
       });
       on<{ id: string } & Progress>('progress', ({ id, ...p }) => setProgress((all) => new Map(all).set(id, p)));
       on<{ demo: Studio['demo'] }>('studio', ({ demo }) => {
@@ -124,6 +109,7 @@ export function EventsProvider({ children }: { children: ReactNode }) {
     window.addEventListener('pageshow', onSight);
     return () => {
       close();
+      due.forEach(({ timer }) => window.clearTimeout(timer));
       document.removeEventListener('visibilitychange', onSight);
       window.removeEventListener('pagehide', close);
       window.removeEventListener('pageshow', onSight);

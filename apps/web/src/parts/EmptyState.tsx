@@ -6,17 +6,21 @@ export function EmptyState({
   children,
   action,
   dark = false,
+  whole = false,
 }: {
   title: string;
   children: ReactNode;
   action?: ReactNode;
   dark?: boolean;
+  /** Whether nothing but this is shown, so that it has the heading of the view. */
+  whole?: boolean;
 }) {
+  const Heading = whole ? 'h1' : 'h2';
   return (
     <div
       className={`grid h-full place-content-center justify-items-center gap-3 p-8 text-center ${dark ? 'text-white' : 'text-ink'}`}
     >
-      <h2 className="font-title text-2xl">{title}</h2>
+      <Heading className="font-title text-2xl">{title}</Heading>
       <p className="max-w-md">{children}</p>
       {action}
     </div>

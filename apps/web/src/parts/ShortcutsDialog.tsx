@@ -1,6 +1,7 @@
 import { CircleQuestionMark } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { useKeys } from '../shared/keys/useKeys';
 
 const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['?', 'this page'],
@@ -29,19 +30,13 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['space, E, [ ]', 'mask: paint with the arrows while space is held; eraser; smaller and larger brush'],
 ];
 
-const inField = (target: EventTarget | null) =>
-  target instanceof HTMLElement && !!target.closest('input, textarea, [contenteditable]');
-
 /** All shortcuts, under the key "?". */
 export function ShortcutsDialog() {
   const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.key === '?' && !inField(e.target)) setOpen(true);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  useKeys(({ key }) => {
+    if (key === '?') setOpen(true);
+    return key === '?';
+  });
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger aria-label="Shortcuts" className="rounded-full p-1 text-muted hover:text-ink">

@@ -1,7 +1,6 @@
 import { act, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { answers, show } from '../test/page';
-import { useNotice } from './notices';
 import { TroubledJobs } from './TroubledJobs';
 
 const JOB = { id: 'j', kind: 'take', subject: 't', reason: 'The engine stopped.', setAside: true, attempts: 3 };
@@ -32,32 +31,5 @@ describe('work that did not get done', () => {
     await act(() => new Promise((done) => setTimeout(done, 20)));
     expect(asked).toHaveLength(1);
     expect(screen.queryByRole('button')).toBeNull();
-  });
-});
-
-describe('notices', () => {
-  function Teller({ run }: { run: () => void }) {
-    const tell = useNotice();
-    return (
-      <button type="button" onClick={() => tell('It was put away.', { action: { label: 'Bring it back', run } })}>
-        put away
-      </button>
-    );
-  }
-
-  test('come with what takes them back, go when that was done, and go by themselves', async () => {
-    jest.useFakeTimers();
-    const user = userEvent.setup({ advanceTimers: (ms) => jest.advanceTimersByTime(ms) });
-    const run = jest.fn();
-    show(<Teller run={run} />);
-    await user.click(screen.getByRole('button', { name: 'put away' }));
-    expect(within(screen.getByRole('status')).getByText('It was put away.')).toBeVisible();
-    await user.click(screen.getByRole('button', { name: 'Bring it back' }));
-    expect(run).toHaveBeenCalledTimes(1);
-    expect(screen.queryByText('It was put away.')).toBeNull();
-    await user.click(screen.getByRole('button', { name: 'put away' }));
-    act(() => void jest.advanceTimersByTime(8000));
-    expect(screen.queryByText('It was put away.')).toBeNull();
-    jest.useRealTimers();
   });
 });

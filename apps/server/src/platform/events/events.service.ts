@@ -10,11 +10,19 @@ export type StudioEvent =
   | { readonly type: 'shelf' }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
-  | { readonly type: 'strip' | 'solve' | 'sequence'; readonly id: string }
+  | {
+      readonly type: 'strip' | 'solve' | 'sequence';
+      readonly id: string;
+      /** Where it belongs, told of what is new. */
+      readonly mixId?: string;
+    }
   | {
       readonly type: 'take';
       readonly id: string;
       readonly status: string;
+      /** What it belongs to, if anything. */
+      readonly mixId?: string;
+      readonly shotId?: string;
       /** Where the picture is, told with the status `pictured`: it is finished, but not measured yet. */
       readonly pictureUrl?: string;
     }

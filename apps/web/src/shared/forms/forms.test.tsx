@@ -47,30 +47,69 @@ describe('a number field', () => {
 });
 
 describe('a slider', () => {
-  test('saves each key at once, a drag at its end only', () => {
+  const slider = (fields: Partial<Parameters<typeof Slider>[0]> = {}) => (
+    <Slider label="Sharpen" value={0.2} min={0} max={1} step={0.05} {...fields} />
+  );
+  const thumb = () => screen.getByRole('slider', { name: 'Sharpen' });
+  /** Drags over a track of 100 px; jsdom lays nothing out. */
+  function drag(root: Element, from: number, ...to: readonly number[]) {
+    root.getBoundingClientRect = () => ({ left: 0, width: 100, right: 100, top: 0, height: 20 }) as DOMRect;
+    (root as HTMLElement).hasPointerCapture = () => true;
+    const at = (type: string, x: number) =>
+      fireEvent(root, new MouseEvent(type, { bubbles: true, cancelable: true, clientX: x, button: 0 }));
+    at('pointerdown', from);
+    to.forEach((x) => at('pointermove', x));
+    return () => at('pointerup', to.at(-1) ?? from);
+  }
+
+  test('saves each key at once, as many steps as it stands for', async () => {
     const onSave = jest.fn();
-    show(<Slider label="Sharpen" value={0.2} min={0} max={1} step={0.05} onSave={onSave} />);
-    const slider = screen.getByLabelText('Sharpen');
-    fireEvent.change(slider, { target: { value: '0.25' } });
+    show(slider({ onSave }));
+    thumb().focus();
+    await userEvent.keyboard('{ArrowRight}');
     expect(onSave).toHaveBeenLastCalledWith(0.25);
-    fireEvent.pointerDown(slider);
-    for (const value of ['0.4', '0.6', '0.7']) fireEvent.change(slider, { target: { value } });
-    expect(onSave).toHaveBeenCalledTimes(1);
-    expect(slider).toHaveValue('0.7');
-    fireEvent.pointerUp(slider);
-    expect(onSave).toHaveBeenCalledTimes(2);
-    expect(onSave).toHaveBeenLastCalledWith(0.7);
+    await userEvent.keyboard('{End}');
+    expect(onSave).toHaveBeenLastCalledWith(1);
+    expect(thumb()).toHaveAttribute('aria-valuenow', '1');
   });
 
-  test('shows what comes from elsewhere', () => {
-    const slider = (value: number) => (
-      <Slider label="S" value={value} min={0} max={1} step={0.1} onSave={() => undefined} />
-    );
-    const { rerender } = show(slider(0.2));
-    fireEvent.change(screen.getByLabelText('S'), { target: { value: '0.5' } });
-    expect(screen.getByLabelText('S')).toHaveValue('0.5');
-    rerender(slider(0.9));
-    expect(screen.getByLabelText('S')).toHaveValue('0.9');
+  test('saves a drag at its end only, and tells each value on the way', () => {
+    const [onSave, onMove] = [jest.fn(), jest.fn()];
+    const { container } = show(slider({ onSave, onMove }));
+    const letGo = drag(container.querySelector('[data-orientation]')!, 20, 40, 60, 70);
+    expect(onMove).toHaveBeenLastCalledWith(0.7);
+    expect(onSave).not.toHaveBeenCalled();
+    expect(thumb()).toHaveAttribute('aria-valuenow', '0.7');
+    letGo();
+    expect(onSave.mock.calls).toEqual([[0.7]]);
+  });
+
+  test('a drag that the system takes away is saved as far as it came', () => {
+    const onSave = jest.fn();
+    const { container } = show(slider({ onSave }));
+    const root = container.querySelector('[data-orientation]')!;
+    drag(root, 20, 55);
+    fireEvent.pointerCancel(root);
+    expect(onSave).toHaveBeenCalledWith(0.55);
+  });
+
+  test('shows what comes from elsewhere, also when that is what was there before', async () => {
+    const { rerender } = show(slider());
+    thumb().focus();
+    await userEvent.keyboard('{ArrowRight}');
+    expect(thumb()).toHaveAttribute('aria-valuenow', '0.25');
+    rerender(slider({ value: 0.25 }));
+    rerender(slider({ value: 0.2 }));
+    expect(thumb()).toHaveAttribute('aria-valuenow', '0.2');
+  });
+
+  test('says its value in words, and lets others have a key first', async () => {
+    const onSave = jest.fn();
+    show(slider({ onSave, say: (v) => `${v * 100} %`, onKeyDown: (e) => e.altKey && e.preventDefault() }));
+    expect(thumb()).toHaveAttribute('aria-valuetext', '20 %');
+    thumb().focus();
+    await userEvent.keyboard('{Alt>}{ArrowRight}{/Alt}');
+    expect(onSave).not.toHaveBeenCalled();
   });
 });
 

@@ -1,22 +1,27 @@
-import { useEffect } from 'react';
 import type { Take } from '../../api/client';
 import { useChangeTake } from '../../api/trials';
-import { inField } from '../../parts/inField';
+import { useKeys } from './useKeys';
 
 /** Marks a take by keys: K keeper, X rejected, digits rate. */
 export function useMarkKeys(take: Take | undefined): void {
   const change = useChangeTake();
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (inField(e.target) || e.ctrlKey || e.metaKey || e.altKey || take?.status !== 'done') return;
-      if (/^[0-5]$/.test(e.key) && !(e.target as HTMLElement).closest?.('[role=group]'))
-        change.mutate({ take, change: { rating: Number(e.key) } });
-      else if (e.key.toLowerCase() === 'k') change.mutate({ take, change: { keeper: !take.keeper } });
-      else if (e.key.toLowerCase() === 'x') change.mutate({ take, change: { rejected: !take.rejected } });
-      else return;
-      e.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  useKeys(({ key, mod, alt, target }) => {
+    if (mod || alt || take?.status !== 'done') return false;
+    const marks = marksFor(key, take);
+    // digits in a group of choices choose among them
+    if (!marks || (marks.rating !== undefined && (target as HTMLElement).closest?.('[role=group]'))) return false;
+    change.mutate({ take, change: marks });
+    return true;
   });
+}
+
+/** What a key marks something with; nothing for other keys. */
+export function marksFor<T extends Pick<Take, 'keeper' | 'rejected'>>(
+  key: string,
+  { keeper, rejected }: T,
+): Partial<Pick<Take, 'keeper' | 'rejected' | 'rating'>> | undefined {
+  if (key === 'k') return { keeper: !keeper };
+  if (key === 'x') return { rejected: !rejected };
+  if (/^[0-5]$/.test(key)) return { rating: Number(key) };
+  return undefined;
 }

@@ -44,7 +44,7 @@ export class Keeper<S extends object> {
   };
 
   private async write(): Promise<void> {
-    const [db, window] = [await open(), await windowId()];
+    const [window, db] = [await windowId(), await open()];
     while (this.next) {
       const kept = this.next;
       this.next = undefined;

@@ -1,7 +1,7 @@
 import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { applyFix, type Gives, type MixWarning } from '@urbild/core';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
 import { keys } from '../../api/keys';
@@ -20,6 +20,7 @@ import { Tray, type TrayItem } from './Tray';
 import { useBenchMix } from './useBenchMix';
 import { useCarried } from './useCarried';
 import { useSources } from '../../shared/mix/useSources';
+import { useKeys } from '../../shared/keys/useKeys';
 
 interface Props {
   readonly stored: Mix;
@@ -109,17 +110,18 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     ),
     [shown, takes, current, isPending, fresh, show, cancel],
   );
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (!(e.ctrlKey || e.metaKey)) return;
-      const key = e.key.toLowerCase();
-      if (key === 'enter') void render();
-      else if (key === 'z' && !(e.target as HTMLElement).closest('input, textarea')) (e.shiftKey ? redo : undo)();
-      else return;
-      e.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  useKeys(
+    ({ key, mod }) => {
+      if (!mod || key !== 'Enter') return false;
+      void render();
+      return true;
+    },
+    { everywhere: true },
+  );
+  useKeys(({ key, mod, shift }) => {
+    if (!mod || key !== 'z') return false;
+    (shift ? redo : undo)();
+    return true;
   });
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const onDragEnd = ({ over, active }: DragEndEvent) => {
@@ -137,6 +139,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       onDragEnd={onDragEnd}
       onDragCancel={() => setDragged(undefined)}
     >
+      <h1 className="sr-only">Bench: {mix.name}</h1>
       <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
         {tray}
         {table}

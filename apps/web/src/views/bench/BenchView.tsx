@@ -4,6 +4,7 @@ import { useMixes, useNewMix, useStudio } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { Bench } from './Bench';
+import { useTitle } from '../../parts/useTitle';
 
 /** The bench for the mix in the address, or for the one that was worked on last. */
 export function BenchView() {
@@ -14,6 +15,7 @@ export function BenchView() {
   const newMix = useNewMix();
   const [fallback] = useState(mixId);
   const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : mixes?.[0]);
+  useTitle('Bench', mix?.name);
   const make = () =>
     newMix.mutate({ name: `Mix ${(mixes?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });
   if (isPending) return <div className="skeleton h-full" aria-label="The bench is being set up" />;
@@ -21,6 +23,7 @@ export function BenchView() {
     const drawing = studio && studio.demo.done < studio.demo.total;
     return (
       <EmptyState
+        whole
         title={drawing ? 'The demo studio is being drawn' : 'No mix on the bench'}
         action={
           <Button look="main" onClick={make}>

@@ -1,5 +1,5 @@
 import { Ban, Columns2, SquareSplitHorizontal, Star } from 'lucide-react';
-import { useEffect, useRef, useState, type PointerEvent } from 'react';
+import { useRef, useState, type PointerEvent } from 'react';
 import { Link } from 'react-router';
 import { useProgress, type Progress } from '../../api/events';
 import { useChangeTake } from '../../api/trials';
@@ -10,6 +10,7 @@ import { Filmstrip, FILTERS, type Filter } from './Filmstrip';
 import { useMarkKeys } from '../../shared/keys/useMarkKeys';
 import { percent } from '../../shared/forms/figures';
 import { useLastPicture } from './lastPicture';
+import { useHeld } from '../../shared/keys/useKeys';
 
 interface Props {
   readonly take: Take | undefined;
@@ -34,24 +35,7 @@ export function LightTable({ take, takes, current, loading, fresh, onShow, onCan
   const [compare, setCompare] = useState<Compare>('beside');
   const [held, setHeld] = useState(false);
   const lastOnTable = useLastPicture(undefined);
-  useEffect(() => {
-    const onKey = (down: boolean) => (e: KeyboardEvent) => {
-      if (
-        e.key.toLowerCase() === 'c' &&
-        !e.ctrlKey &&
-        !e.metaKey &&
-        !(e.target as HTMLElement).closest?.('input, textarea')
-      )
-        setHeld(down);
-    };
-    const [onDown, onUp] = [onKey(true), onKey(false)];
-    window.addEventListener('keydown', onDown);
-    window.addEventListener('keyup', onUp);
-    return () => {
-      window.removeEventListener('keydown', onDown);
-      window.removeEventListener('keyup', onUp);
-    };
-  }, []);
+  useHeld('c', setHeld);
   if (!take && lastOnTable && (loading || !fresh))
     return (
       <div className="flex h-full flex-col items-center justify-center bg-booth p-4">

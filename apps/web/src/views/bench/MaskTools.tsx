@@ -1,6 +1,7 @@
 import { Dialog } from 'radix-ui';
 import type { Take } from '../../api/client';
 import { Button } from '../../parts/Button';
+import { Slider } from '../../shared/forms/Slider';
 
 interface Props {
   readonly title: string;
@@ -46,29 +47,22 @@ export function MaskTools(p: Props) {
           Undo
         </button>
       </div>
-      <label className="flex flex-col gap-1 text-sm">
+      <div className="flex flex-col gap-1 text-sm">
         Brush, {p.brush} px
-        <input
-          type="range"
-          min={4}
-          max={200}
-          value={p.brush}
-          onChange={(e) => p.onBrush(Number(e.target.value))}
-          className="accent-ink"
-        />
-      </label>
-      <label className="flex flex-col gap-1 text-sm">
+        <Slider label="Size of the brush, px" min={4} max={200} step={1} value={p.brush} onMove={p.onBrush} />
+      </div>
+      <div className="flex flex-col gap-1 text-sm">
         Soft edge, {Math.round(p.feather * 1000) / 10} % of the picture
-        <input
-          type="range"
+        <Slider
+          label="Soft edge, part of the picture"
+          say={(v) => `${Math.round(v * 1000) / 10} %`}
           min={0}
           max={0.1}
           step={0.002}
           value={p.feather}
-          onChange={(e) => p.onFeather(Number(e.target.value))}
-          className="accent-ink"
+          onMove={p.onFeather}
         />
-      </label>
+      </div>
       <label className="flex items-center gap-2">
         <input
           type="checkbox"

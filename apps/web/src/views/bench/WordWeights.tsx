@@ -1,5 +1,6 @@
 import type { Emphasis } from '@urbild/core';
 import { weighed, withWeight } from './words';
+import { Slider } from '../../shared/forms/Slider';
 
 interface Props {
   readonly prompt: string;
@@ -18,22 +19,21 @@ export function WordWeights({ prompt, avoid, emphases, onChange }: Props) {
       <ul className="grid grid-cols-2 gap-x-6 gap-y-1.5">
         {words.map(({ words: word, weight }) => (
           <li key={word}>
-            <label className="flex items-center gap-2">
+            <div className="flex items-center gap-2">
               <span className="w-28 shrink-0 truncate">{word}</span>
-              <input
-                type="range"
-                aria-label={`How much “${word}” counts`}
+              <Slider
+                label={`How much “${word}” counts`}
                 min={0}
                 max={2}
                 step={0.1}
                 value={weight}
-                onChange={(e) => onChange(withWeight(emphases, word, Number(e.target.value)))}
-                className="min-w-0 flex-1 accent-ink"
+                onMove={(v) => onChange(withWeight(emphases, word, v))}
+                className="min-w-0 flex-1"
               />
               <span className="figures w-20 shrink-0 text-right text-sm">
                 {weight < 0.05 ? 'left out' : weight === 1 ? 'as said' : weight.toFixed(1)}
               </span>
-            </label>
+            </div>
           </li>
         ))}
       </ul>

@@ -9,6 +9,7 @@ import { EmptyState } from '../../parts/EmptyState';
 import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { CharacterSheet } from './CharacterSheet';
 import { NewCharacter } from './NewCharacter';
+import { useTitle } from '../../parts/useTitle';
 
 /** The cast on the left, the model sheet of one character on the right. */
 export function CastView() {
@@ -17,8 +18,9 @@ export function CastView() {
   const go = useNavigate();
   const { data: cast, isPending } = useCast();
   const [making, setMaking] = useState(false);
-  if (isPending) return <div className="skeleton h-full" aria-label="The cast is being opened" />;
   const character = cast?.find((c) => c.id === characterId) ?? cast?.[0];
+  useTitle('Cast', character?.name);
+  if (isPending) return <div className="skeleton h-full" aria-label="The cast is being opened" />;
   const dialog = (
     <NewCharacter
       open={making}
@@ -33,6 +35,7 @@ export function CastView() {
     return (
       <>
         <EmptyState
+          whole
           title="Nobody yet"
           action={
             <Button look="main" onClick={() => setMaking(true)}>
@@ -48,6 +51,7 @@ export function CastView() {
     );
   return (
     <div className="grid h-full grid-cols-[188px_minmax(0,1fr)]">
+      <h1 className="sr-only">Cast: {character.name}</h1>
       <aside aria-label="Cast" className="flex min-h-0 flex-col gap-2 overflow-auto border-r border-line bg-paper p-3">
         <Button className="flex items-center justify-center gap-1.5" onClick={() => setMaking(true)}>
           <Plus size={16} aria-hidden /> New character

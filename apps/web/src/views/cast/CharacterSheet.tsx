@@ -169,7 +169,8 @@ function Weight({ value, onSave }: { value: number; onSave: (value: number) => v
         step={0.05}
         value={value}
         onSave={onSave}
-        className="min-w-0 flex-1 accent-character"
+        tone="bg-character"
+        className="min-w-0 flex-1"
       />
       <span className="figures">{value.toFixed(2)}</span>
     </div>

@@ -1,5 +1,6 @@
 import { Lock, LockOpen } from 'lucide-react';
 import type { Trait } from '../../api/sheets';
+import { Slider } from '../../shared/forms/Slider';
 
 interface Props {
   readonly traits: readonly Trait[];
@@ -67,17 +68,15 @@ function Value({ trait: t, onSet }: { trait: Trait; onSet: (trait: Trait) => voi
     );
   if (t.number !== undefined)
     return (
-      <input
-        key={t.number}
-        type="range"
-        aria-label={t.name}
+      <Slider
+        label={t.name}
         min={0}
         max={2}
         step={0.05}
-        defaultValue={t.number}
-        className="min-w-0 flex-1 accent-character"
-        onPointerUp={(e) => onSet({ name: t.name, number: Number(e.currentTarget.value) })}
-        onKeyUp={(e) => onSet({ name: t.name, number: Number(e.currentTarget.value) })}
+        value={t.number}
+        tone="bg-character"
+        className="min-w-0 flex-1"
+        onSave={(number) => onSet({ name: t.name, number })}
       />
     );
   const choices = CHOICES[t.name] ?? [t.choice ?? ''];

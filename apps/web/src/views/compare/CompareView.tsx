@@ -8,6 +8,7 @@ import { EmptyState } from '../../parts/EmptyState';
 import { percent } from '../../shared/forms/figures';
 import { useSources } from '../../shared/mix/useSources';
 import { TakeMarks } from '../../shared/pictures/TakeMarks';
+import { useTitle } from '../../parts/useTitle';
 
 const MOST = 12;
 
@@ -27,12 +28,14 @@ export function CompareView() {
     }),
   });
   const lookup = useSources(takes.flatMap((t) => t.influences));
+  useTitle('Compare');
   const set = (key: string, value: string) =>
     setSearch((b) => new URLSearchParams([...[...b].filter(([k]) => k !== key), [key, value]]), { replace: true });
   if (pending && ids.length) return <div className="skeleton h-full" aria-label="The takes are being opened" />;
   if (!takes.length)
     return (
       <EmptyState
+        whole
         title="Nothing to compare"
         action={
           <Link to="/bench" className="underline">

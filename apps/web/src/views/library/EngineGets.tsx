@@ -4,6 +4,7 @@ import { useCorrect, useGives, type Gives } from '../../api/references';
 import { Button } from '../../parts/Button';
 import { JointsEditor } from './JointsEditor';
 import { LayoutReading } from './LayoutReading';
+import { Slider } from '../../shared/forms/Slider';
 
 /** Just what the engine gets, for every way of using the picture; what can be set right is set right here. */
 export function EngineGets({ reference: r }: { reference: Reference }) {
@@ -92,9 +93,8 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
   // a map tells its horizon itself, or none, unless a person has put one
   const mapped = layout.read !== 'picture' && !horizon.byHand;
   const inForce = at !== undefined || !mapped;
-  const save = () =>
-    at !== undefined &&
-    correct.mutate({ reference: r, corrections: { horizon: at } }, { onSettled: () => setAt(undefined) });
+  const save = (to: number) =>
+    correct.mutate({ reference: r, corrections: { horizon: to } }, { onSettled: () => setAt(undefined) });
   return (
     <section>
       <h3 className="mb-1 text-sm font-semibold text-muted">Masses and horizon</h3>
@@ -108,18 +108,18 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
           />
         )}
       </div>
-      <label className="mt-1 flex items-center gap-2 text-sm text-muted">
+      <div className="mt-1 flex items-center gap-2 text-sm text-muted">
         horizon
-        <input
-          type="range"
+        <Slider
+          label="Horizon, from the top"
+          say={(v) => `${Math.round(v * 100)} % from the top`}
           min={0}
           max={1}
           step={0.01}
           value={at ?? horizon.at}
-          onChange={(e) => setAt(Number(e.target.value))}
-          onPointerUp={save}
-          onKeyUp={save}
-          className="min-w-0 flex-1 accent-ink"
+          onMove={setAt}
+          onSave={save}
+          className="min-w-0 flex-1"
         />
         <span className="figures w-24 text-right">
           {mapped
@@ -132,7 +132,7 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
                 ? 'found'
                 : 'a guess'}
         </span>
-      </label>
+      </div>
       {horizon.byHand && (
         <Button
           look="plain"

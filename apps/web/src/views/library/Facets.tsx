@@ -7,6 +7,7 @@ import { useAct, useCast, useLooks, useShelf } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { KINDS } from '../../theme/kinds';
 import type { LibraryState } from './useLibraryState';
+import { Slider } from '../../shared/forms/Slider';
 
 const RIGHTS = ['own work', 'licensed', 'supplied by client', 'personal use only', 'not cleared'] as const;
 const STATES = [
@@ -71,18 +72,18 @@ export function Facets({ found, state }: { found: Found | undefined; state: Libr
           ))}
         </div>
         {search.get('colour') && (
-          <label className="mt-2 flex items-center gap-2 px-1 text-sm text-muted">
+          <div className="mt-2 flex items-center gap-2 px-1 text-sm text-muted">
             how near
-            <input
-              type="range"
+            <Slider
+              label="How near the colour has to be"
               min={0.02}
               max={0.2}
               step={0.01}
-              value={search.get('tolerance') ?? 0.08}
-              onChange={(e) => set({ tolerance: e.target.value })}
-              className="min-w-0 flex-1 accent-ink"
+              value={Number(search.get('tolerance') ?? 0.08)}
+              onMove={(v) => set({ tolerance: String(v) })}
+              className="min-w-0 flex-1"
             />
-          </label>
+          </div>
         )}
       </section>
       {!!looks?.length && (

@@ -149,7 +149,6 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
           step={0.05}
           value={preparation.sharpen}
           onSave={(sharpen) => save({ sharpen })}
-          className="accent-ink"
         />
       </div>
       <label className="flex items-start gap-2">

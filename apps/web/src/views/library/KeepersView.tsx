@@ -7,11 +7,13 @@ import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { percent } from '../../shared/forms/figures';
 import { useSources } from '../../shared/mix/useSources';
+import { useTitle } from '../../parts/useTitle';
 
 /** What worked: every take that was kept, with the mix that made it. Open one, swap one thing, go on. */
 export function KeepersView() {
   const { data: takes, isPending } = useKeepers();
   const go = useNavigate();
+  useTitle('What worked');
   const goOn = useAct(keys.mixes, (take: Take) =>
     ask(api.POST('/api/v1/takes/{id}/mix', { params: { path: { id: take.id } } })),
   );
@@ -23,6 +25,7 @@ export function KeepersView() {
   if (!takes?.length)
     return (
       <EmptyState
+        whole
         title="Nothing kept yet"
         action={
           <Link to="/bench" className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">

@@ -12,6 +12,7 @@ import { Facets } from './Facets';
 import { Inspector } from './Inspector';
 import { PictureRows } from './PictureRows';
 import { useLibraryState, type LibraryState } from './useLibraryState';
+import { useTitle } from '../../parts/useTitle';
 
 const SORTS = [
   ['newest', 'newest first'],
@@ -33,8 +34,10 @@ export function LibraryView() {
   const chosen = useReferencesById(selected.slice(0, LOOKED_AT));
   const drawing = studio && studio.demo.done < studio.demo.total;
   useUndoKeys();
+  useTitle('Library');
   return (
     <DropShelf>
+      <h1 className="sr-only">Library</h1>
       <Facets found={found} state={state} />
       <section aria-label="Pictures" className="flex min-h-0 flex-col bg-booth">
         <div className="flex gap-2 p-3 pb-2">

@@ -182,7 +182,8 @@ function LookPicture({
               e.preventDefault();
               onMove(e.key === 'ArrowLeft' ? -1 : 1);
             }}
-            className="min-w-0 flex-1 accent-style"
+            tone="bg-style"
+            className="min-w-0 flex-1"
           />
           <span className="figures w-8 text-right text-ink">{weight.toFixed(2)}</span>
         </div>

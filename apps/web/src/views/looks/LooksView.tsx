@@ -9,6 +9,7 @@ import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { LookSheet } from './LookSheet';
+import { useTitle } from '../../parts/useTitle';
 
 /** All looks on the left, the sheet of one on the right. */
 export function LooksView() {
@@ -18,11 +19,13 @@ export function LooksView() {
   const { data: looks, isPending } = useLooks();
   const make = useAct(keys.looks, () => ask(api.POST('/api/v1/looks', { body: { name: 'New look' } })));
   const begin = () => void make().then((look) => look && void go(`/looks/${look.id}`));
-  if (isPending) return <div className="skeleton h-full" aria-label="The looks are being opened" />;
   const look = looks?.find((l) => l.id === lookId) ?? looks?.[0];
+  useTitle('Looks', look?.name);
+  if (isPending) return <div className="skeleton h-full" aria-label="The looks are being opened" />;
   if (!look)
     return (
       <EmptyState
+        whole
         title="No look yet"
         action={
           <Button look="main" onClick={begin}>
@@ -35,6 +38,7 @@ export function LooksView() {
     );
   return (
     <div className="grid h-full grid-cols-[188px_minmax(0,1fr)]">
+      <h1 className="sr-only">Looks: {look.name}</h1>
       <aside aria-label="Looks" className="flex min-h-0 flex-col gap-2 overflow-auto border-r border-line bg-paper p-3">
         <Button className="flex items-center justify-center gap-1.5" onClick={begin}>
           <Plus size={16} aria-hidden /> New look

@@ -1,15 +1,17 @@
 import { Pause, Play } from 'lucide-react';
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useProgress } from '../../api/events';
 import { useSequence, useSequenceActs, useSteadiness, type Sequence } from '../../api/sequences';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
-import { inField } from '../../parts/inField';
 import { FrameStrip } from './FrameStrip';
 import { SteadinessList } from './SteadinessList';
 import { usePlayer } from './usePlayer';
 import { moveInWords } from '../../shared/pictures/windows';
+import { Slider } from '../../shared/forms/Slider';
+import { useKeys } from '../../shared/keys/useKeys';
+import { useTitle } from '../../parts/useTitle';
 
 const RATES = [4, 8, 12, 24];
 const EXPORTS = [
@@ -22,10 +24,11 @@ const EXPORTS = [
 export function SequenceView() {
   const { sequenceId } = useParams();
   const { data, isPending, error } = useSequence(sequenceId!);
+  useTitle('Sequence', data?.name);
   if (isPending) return <div className="skeleton h-full" role="status" aria-label="The sequence is being opened" />;
   if (!data)
     return (
-      <EmptyState title="No such sequence" action={<Link to="/series">To the series</Link>}>
+      <EmptyState whole title="No such sequence" action={<Link to="/series">To the series</Link>}>
         {error?.message}
       </EmptyState>
     );
@@ -50,22 +53,18 @@ function Player({ sequence }: { sequence: Sequence }) {
   const present = frames[at];
   const canHold = sequence.free[at]?.status === 'done' && sequence.hold !== at;
   const { holdBy } = acts;
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (inField(e.target) || e.ctrlKey || e.metaKey || e.altKey) return;
-      if (e.target instanceof HTMLElement && e.target.closest('button, a, select') && e.key === ' ') return;
-      const does: Readonly<Record<string, () => void>> = {
-        ' ': () => setPlaying(!playing),
-        ArrowRight: () => show(at + 1),
-        ArrowLeft: () => show(at - 1),
-        b: () => canHold && void holdBy(at),
-      };
-      if (!does[e.key]) return;
-      e.preventDefault();
-      does[e.key]();
+  useKeys(({ key, mod, alt, target }) => {
+    if (mod || alt) return false;
+    // a button has a use for it itself
+    if (key === ' ' && (target as HTMLElement).closest?.('button, a')) return false;
+    const does: Readonly<Record<string, () => void>> = {
+      ' ': () => setPlaying(!playing),
+      ArrowRight: () => show(at + 1),
+      ArrowLeft: () => show(at - 1),
+      b: () => canHold && void holdBy(at),
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    does[key]?.();
+    return key in does;
   });
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px]">
@@ -80,18 +79,19 @@ function Player({ sequence }: { sequence: Sequence }) {
           >
             {playing ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
           </button>
-          <input
-            type="range"
-            aria-label="Frame"
-            aria-valuetext={`frame ${at + 1} of ${frames.length}`}
+          <Slider
+            label="Frame"
+            say={(v) => `frame ${v + 1} of ${frames.length}`}
             min={0}
             max={frames.length - 1}
+            step={1}
             value={at}
-            onChange={(e) => {
+            tone="bg-white"
+            onMove={(v) => {
               setPlaying(false);
-              show(Number(e.target.value));
+              show(v);
             }}
-            className="min-w-0 flex-1 accent-white"
+            className="min-w-0 flex-1"
           />
           <span className="figures w-14 text-right">
             {at + 1} / {frames.length}

@@ -7,6 +7,7 @@ import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { ViewPicker } from './ViewPicker';
 import { WAYS, WHOLE } from '../../shared/pictures/windows';
+import { Slider } from '../../shared/forms/Slider';
 
 const COUNTS = [8, 12, 16, 24, 36, 48];
 
@@ -74,23 +75,22 @@ export function MotionDialog({
             Stand still
           </Button>
         </div>
-        <label className="flex flex-col gap-1">
+        <div className="flex flex-col gap-1">
           <span className="flex justify-between">
             <span>The first figure goes</span>
             <span className="figures text-muted">
               {across ? `${Math.abs(Math.round(across * 100))} % ${across > 0 ? 'right' : 'left'}` : 'nowhere'}
             </span>
           </span>
-          <input
-            type="range"
+          <Slider
+            label="Where the first figure goes"
             min={-0.8}
             max={0.8}
             step={0.1}
             value={across}
-            onChange={(e) => setAcross(Number(e.target.value))}
-            className="accent-ink"
+            onMove={setAcross}
           />
-        </label>
+        </div>
         <label className="flex flex-col gap-1">
           <span>Words of the last frame</span>
           <textarea

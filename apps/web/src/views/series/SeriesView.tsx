@@ -25,6 +25,7 @@ import { SwapDialog } from './SwapDialog';
 import { SwapView } from './SwapView';
 import { TuneDialog } from './TuneDialog';
 import { useSeriesKeys } from './useSeriesKeys';
+import { useTitle } from '../../parts/useTitle';
 
 /** A series as a contact sheet: the drift chart stands exactly above the shots that it measures. */
 export function SeriesView() {
@@ -37,6 +38,7 @@ export function SeriesView() {
   // the series of the address is asked for at once, beside the list of all
   const id = all && !all.some((s) => s.id === seriesId) ? all[0]?.id : seriesId;
   const { data: series } = useSeries(id);
+  useTitle('Series', series?.name);
   const start = (mix: Mix) => {
     const { prompt, settings } = mix;
     const shots = prompt.trim() ? [{ title: 'First shot', prompt, seed: settings.seed }] : undefined;
@@ -48,6 +50,7 @@ export function SeriesView() {
     const drawing = studio && studio.demo.done < studio.demo.total;
     return (
       <EmptyState
+        whole
         title={drawing ? 'The demo studio is being drawn' : 'No series yet'}
         action={
           mixes?.length ? (

@@ -1,8 +1,8 @@
-import { useEffect } from 'react';
 import type { Series, Shot, ShotTake } from '../../api/client';
 import type { SeriesActs } from '../../api/series';
-import { stepBack } from '../../api/undo';
-import { inField } from '../../parts/inField';
+import { marksFor } from '../../shared/keys/useMarkKeys';
+import { useKeys, type Pressed } from '../../shared/keys/useKeys';
+import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { ownTakes, tries, type Zoom } from './shots';
 
 interface Keys {
@@ -21,37 +21,29 @@ interface Keys {
 
 /** The keys of the contact sheet; where the focus is in a field they belong to the field. */
 export function useSeriesKeys(k: Keys): void {
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if ((e.ctrlKey || e.metaKey) && e.key === 'Enter') {
-        void k.acts.render({ quality: 'proof' });
-        return;
-      }
-      const inside = e.target instanceof HTMLElement && e.target.closest('[role=dialog], [role=menu]');
-      if (inField(e.target) || inside) return;
-      if (act(e, k)) e.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
+  useUndoKeys();
+  useKeys(
+    ({ key, mod }) => {
+      if (!mod || key !== 'Enter') return false;
+      void k.acts.render({ quality: 'proof' });
+      return true;
+    },
+    { everywhere: true },
+  );
+  useKeys((pressed) => act(pressed, k));
 }
 
 /** Does what a key stands for; true when it stands for something. */
-function act(e: KeyboardEvent, { series, shots, chosen, take, zoom, acts, ...to }: Keys): boolean {
-  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
-  if (e.ctrlKey || e.metaKey) {
-    if (key !== 'z') return false;
-    void stepBack(e.shiftKey);
-    return true;
-  }
+function act({ key, mod, alt }: Pressed, { series, shots, chosen, take, zoom, acts, ...to }: Keys): boolean {
+  if (mod) return false;
   const at = shots.findIndex((s) => s.id === chosen?.id);
   const step = key === 'ArrowRight' ? 1 : key === 'ArrowLeft' ? -1 : 0;
-  if (step && e.altKey && chosen) {
+  if (step && alt && chosen) {
     const place = series.shots.findIndex((s) => s.id === chosen.id) + step;
     if (place >= 0 && place < series.shots.length) void acts.moveShot(chosen, place);
     return true;
   }
-  if (e.altKey) return false;
+  if (alt) return false;
   if (step) {
     const next = shots[Math.min(shots.length - 1, Math.max(0, at + step))];
     if (next) to.choose(next.id);
@@ -77,8 +69,7 @@ function act(e: KeyboardEvent, { series, shots, chosen, take, zoom, acts, ...to 
     return true;
   }
   if (!take || take.status !== 'done' || (take.trial && !take.trial.kept)) return false;
-  if (key === 'k') return (to.mark(take, { keeper: !take.keeper }), true);
-  if (key === 'x') return (to.mark(take, { rejected: !take.rejected }), true);
-  if (/^[0-5]$/.test(key)) return (to.mark(take, { rating: Number(key) }), true);
-  return false;
+  const marks = marksFor(key, take);
+  if (marks) to.mark(take, marks);
+  return !!marks;
 }

@@ -1,6 +1,5 @@
 import { cellsOf } from '@urbild/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, ask, type Take } from '../../api/client';
 import { useProgress } from '../../api/events';
@@ -8,13 +7,13 @@ import { keys } from '../../api/keys';
 import { useAdopt, type MixState, type Strip } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { COMPARE_MODES, CompareModes, ComparePictures, type CompareMode } from '../../parts/ComparePictures';
-import { inField } from '../../parts/inField';
 import { useNotice } from '../../parts/notices';
 import type { Lookup } from '../../shared/mix/lookup';
 import { percent } from '../../shared/forms/figures';
 import { ArrivalCurves } from './ArrivalCurves';
 import { labelOf, titleOf } from './axisForm';
 import { bestCell, scoreOf, type BestBy } from './cells';
+import { useKeys } from '../../shared/keys/useKeys';
 
 interface Props {
   readonly strip: Strip;
@@ -53,18 +52,13 @@ export function StripTable({ strip, lookup, name }: Props) {
     const state = cellsOf(strip.state, axes)[chosen] as unknown as MixState;
     if (await adopt(state, `The mix has ${label(chosen)} now.`)) void go(`/bench/${strip.mixId}`);
   };
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (inField(e.target) || (e.target as HTMLElement).closest?.('[role=group], [role=slider]')) return;
-      const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -wide, ArrowDown: wide }[e.key];
-      if (by === undefined) return;
-      const next = chosen + by;
-      if (next < 0 || next >= cells.length) return;
-      e.preventDefault();
-      set('cell', String(next));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  useKeys(({ key, mod, target }) => {
+    const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -wide, ArrowDown: wide }[key];
+    if (by === undefined || mod || (target as HTMLElement).closest?.('[role=group]')) return false;
+    const next = chosen + by;
+    if (next < 0 || next >= cells.length) return false;
+    set('cell', String(next));
+    return true;
   });
   const take = cells[chosen];
   const control = cells.find((c) => c.control)?.control;

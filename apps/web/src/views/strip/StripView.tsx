@@ -7,6 +7,7 @@ import { titleOf } from './axisForm';
 import { StripMaker } from './StripMaker';
 import { StripTable } from './StripTable';
 import { useNames } from './useNames';
+import { useTitle } from '../../parts/useTitle';
 
 /** Test strips of a mix: what one or two settings do, value by value. */
 export function StripView() {
@@ -17,6 +18,7 @@ export function StripView() {
   const make = useNewStrip(mixId);
   const mix = mixes?.find((m) => m.id === mixId);
   const shown = strips?.find((s) => s.id === stripId) ?? strips?.[0];
+  useTitle('Test strips', mix?.name);
   const lookup = useSources([...(mix?.influences ?? []), ...(shown?.state.influences ?? [])]);
   const name = useNames([...(mix?.influences ?? []), ...(shown?.state.influences ?? [])], shown?.axes ?? [], lookup);
   if (!mix || isPending) return <div className="skeleton h-full" aria-label="The strips are being opened" />;

@@ -22,16 +22,19 @@ import { CameUnasked } from './CameUnasked';
 import { MadeOf } from './MadeOf';
 import { Onwards } from './Onwards';
 import { TakeMarks } from '../../shared/pictures/TakeMarks';
+import { useTitle } from '../../parts/useTitle';
 
 /** One take, large: what made it, what it differs in from another, where it comes from and where it can go. */
 export function TakeView() {
   const { takeId } = useParams();
   const { data: take, isPending } = useTake(takeId);
+  useTitle('Take', take?.prompt);
   const lookup = useSources(take?.influences ?? []);
   if (isPending) return <div className="skeleton h-full" aria-label="The take is being opened" />;
   if (!take)
     return (
       <EmptyState
+        whole
         title="This take is not here"
         action={
           <Link to="/bench" className="underline">
