@@ -1,35 +1,26 @@
+import DataLoader from 'dataloader';
 import { api, ask, type Reference } from './client';
 import { referenceFields, withEdits } from './documents';
 
+/** The most that the server answers at once. */
 const AT_ONCE = 100;
-/** Who waits for a reference. */
-interface Waiter {
-  readonly resolve: (reference: Reference | null) => void;
-  readonly reject: (error: Error) => void;
+/** How long those that are asked for are gathered, ms. */
+const MOMENT = 8;
+
+/** References by their ids, in their order; null for those that are gone. */
+async function load(ids: readonly string[]): Promise<(Reference | null)[]> {
+  const wanted = [...new Set(ids)].join(',');
+  const found = await ask(api.GET('/api/v1/references', { params: { query: { ids: wanted } } }));
+  const byId = new Map(found.map((r) => [r.id, withEdits(`reference ${r.id}`, r, referenceFields)] as const));
+  return ids.map((id) => byId.get(id) ?? null);
 }
-let waiting = new Map<string, Waiter[]>();
+
+// the query library keeps what was answered: here nothing is kept
+const loader = new DataLoader(load, {
+  cache: false,
+  maxBatchSize: AT_ONCE,
+  batchScheduleFn: (begin) => setTimeout(begin, MOMENT),
+});
 
 /** Loads one reference; those that are asked for in the same moment come in one answer. */
-export function loadReference(id: string): Promise<Reference | null> {
-  return new Promise((resolve, reject) => {
-    if (!waiting.size)
-      setTimeout(() => {
-        const batch = waiting;
-        waiting = new Map();
-        const ids = [...batch.keys()];
-        for (let k = 0; k < ids.length; k += AT_ONCE) {
-          const part = ids.slice(k, k + AT_ONCE);
-          ask(api.GET('/api/v1/references', { params: { query: { ids: part.join(',') } } })).then(
-            (found) => {
-              const byId = new Map(
-                found.map((r) => [r.id, withEdits(`reference ${r.id}`, r, referenceFields)] as const),
-              );
-              for (const one of part) batch.get(one)?.forEach(({ resolve: done }) => done(byId.get(one) ?? null));
-            },
-            (error: Error) => part.forEach((one) => batch.get(one)?.forEach(({ reject: fail }) => fail(error))),
-          );
-        }
-      }, 8);
-    waiting.set(id, [...(waiting.get(id) ?? []), { resolve, reject }]);
-  });
-}
+export const loadReference = (id: string): Promise<Reference | null> => loader.load(id);
