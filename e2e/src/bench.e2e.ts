@@ -209,7 +209,7 @@ describe('test strips', () => {
     expect(await unknown.getText()).toContain('“hron” is not drawn');
     await (await browser.button('heron')).click();
     expect(await words.getAttribute('value')).toBe('Tove on the quay with a heron');
-    const heron = await browser.find('input[aria-label="How much “heron” counts"]');
+    const heron = await browser.find('[role=slider][aria-label="How much “heron” counts"]');
     await heron.sendKeys(...Array.from({ length: 5 }, () => Key.ARROW_RIGHT));
     await browser.until('the weight of the heron', async () =>
       (await mix()).settings.emphases?.some((e) => e.words === 'heron' && e.weight === 1.5),

@@ -256,7 +256,7 @@ test('a shot is set in motion, held by one frame, and steadier for it', async ()
   const id = new URL(await browser.driver.getCurrentUrl()).pathname.split('/')[2];
   await studio.idle();
   await browser.until('all frames', async () => (await browser.all('ul[aria-label=Frames] img')).length === 8);
-  await (await browser.find('input[aria-label=Frame]')).sendKeys(Key.END);
+  await (await browser.find('[role=slider][aria-label=Frame]')).sendKeys(Key.END);
   await browser.until('the last frame', async () =>
     ((await (await browser.find('img[alt^="Frame 8 of 8"]')).getAttribute('src')) ?? '').includes('/blobs/'),
   );

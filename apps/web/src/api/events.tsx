@@ -42,14 +42,15 @@ export function EventsProvider({ children }: { children: ReactNode }) {
     let missed = false;
     // many pictures may come in at once: what they touch is read again a little later, together
     const due = new Map<string, { readonly timer: number; readonly holding?: Set<string> }>();
-    const touch = ({ key, exact, holding, wait }: Touched) => {
-      const name = JSON.stringify([key, exact, !!holding]);
+    const touch = ({ key, exact, holding, below, wait }: Touched) => {
+      const name = JSON.stringify([key, exact, !!holding, below]);
       const waiting = due.get(name);
       if (waiting) return holding?.forEach((id) => waiting.holding!.add(id));
       const ids = holding && new Set(holding);
       const timer = window.setTimeout(() => {
         due.delete(name);
-        void client.invalidateQueries({ queryKey: key, exact, predicate: concerns(ids && [...ids]) });
+        const of = { holding: ids && [...ids], below };
+        void client.invalidateQueries({ queryKey: key, exact, predicate: concerns(of, client) });
       }, wait);
       due.set(name, { timer, holding: ids });
     };

@@ -42,8 +42,10 @@ async function readAgain(event: StudioEvent): Promise<string[]> {
     };
     new QueryObserver(client, { queryKey, queryFn, staleTime: Infinity }).subscribe(() => {});
   }
-  for (const { key, exact, holding } of touchedBy(event))
-    await client.invalidateQueries({ queryKey: key, exact, predicate: concerns(holding) });
+  for (const touched of touchedBy(event)) {
+    const { key: queryKey, exact } = touched;
+    await client.invalidateQueries({ queryKey, exact, predicate: concerns(touched, client) });
+  }
   client.clear();
   return read.sort();
 }
@@ -90,8 +92,20 @@ describe('a take', () => {
   test('that is done touches the strips, series and sequences that show it', async () => {
     const read = await readAgain({ type: 'take', id: 't1', status: 'done' });
     expect(read).toEqual(
-      sorted(keys.studio, keys.keepers, keys.strips('m1'), keys.oneSeries('e1'), keys.sequence('q1')),
+      sorted(
+        keys.studio,
+        keys.keepers,
+        keys.strips('m1'),
+        keys.oneSeries('e1'),
+        keys.consistency('e1', ''),
+        keys.sequence('q1'),
+      ),
     );
+  });
+  test('that begins does not make a series be measured again', async () => {
+    const read = await readAgain({ type: 'take', id: 't1', status: 'rendering', shotId: 'h1' });
+    expect(read).toContain(JSON.stringify(keys.oneSeries('e1')));
+    expect(read).not.toContain(JSON.stringify(keys.consistency('e1', '')));
   });
   test('of which only the picture is there touches nothing', async () => {
     expect(await readAgain({ type: 'take', id: 't1', status: 'pictured' })).toEqual([]);
@@ -109,10 +123,12 @@ test('a strip is told of by the mix that it is new to, or by its id', async () =
 });
 
 test('what nobody looks at is only marked', () => {
-  const query = (active: boolean, data: unknown) => ({ isActive: () => active, state: { data } }) as never;
-  expect(concerns(['x'])(query(false, { id: 'other' }))).toBe(true);
-  expect(concerns(['x'])(query(true, { id: 'other' }))).toBe(false);
-  expect(concerns(undefined)(query(true, {}))).toBe(true);
+  const query = (active: boolean, data: unknown) =>
+    ({ isActive: () => active, state: { data }, queryKey: ['series', 'e1'] }) as never;
+  const client = new QueryClient();
+  expect(concerns({ holding: ['x'] }, client)(query(false, { id: 'other' }))).toBe(true);
+  expect(concerns({ holding: ['x'] }, client)(query(true, { id: 'other' }))).toBe(false);
+  expect(concerns({}, client)(query(true, {}))).toBe(true);
 });
 
 test('an id is found however deep it lies, as a whole value only', () => {

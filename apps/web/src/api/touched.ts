@@ -1,4 +1,4 @@
-import type { Query, QueryKey } from '@tanstack/react-query';
+import type { Query, QueryClient, QueryKey } from '@tanstack/react-query';
 import { keys } from './keys';
 
 /** What the studio tells of, as far as the page has to read something again for it. */
@@ -16,10 +16,14 @@ export interface Touched {
   readonly exact?: boolean;
   /** Only what mentions one of these is read again; what nobody looks at is read when somebody does. */
   readonly holding?: readonly string[];
+  /** Whether what is measured of such a thing, and lies below it, is read again as well. */
+  readonly below?: boolean;
   /** How long it may wait, ms: events that come in the meantime are answered together. */
   readonly wait: number;
 }
 
+/** Parts of a key that name one thing; what follows is measured of it. */
+const THING = 2;
 const SOON = 20;
 const LATER = 250;
 /** Whoever asked for something shows it already; others can wait. */
@@ -61,7 +65,7 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
         { key: keys.mix(id), wait: AT_LEISURE },
         { key: ['takes', 'in-force', id], wait: AT_LEISURE },
         // what a series of this mix would render may differ now
-        { key: ['series'], holding: [id], wait: AT_LEISURE },
+        { key: ['series'], holding: [id], below: true, wait: AT_LEISURE },
       ];
     case 'series':
       return [
@@ -98,7 +102,7 @@ function touchedByTake(id: string, status = '', mixId: string | undefined, shotI
           { key: ['takes', 'in-force', mixId], wait: AT_LEISURE },
         ]
       : []),
-    { key: ['series'], holding, wait: LATER },
+    { key: ['series'], holding, below: status === 'done' || ended, wait: LATER },
     ...(status === 'done' || ended
       ? [
           { key: keys.keepers, wait: AT_LEISURE },
@@ -119,8 +123,11 @@ export function mentions(data: unknown, ids: readonly string[]): boolean {
   return Object.values(data).some((value) => mentions(value, ids));
 }
 
-/** Whether a query below a key is out of date: what nobody looks at counts as such, for it costs nothing until somebody does. */
+/** Whether a query is out of date: what nobody looks at counts as such, for it costs nothing until somebody does. */
 export const concerns =
-  (holding: readonly string[] | undefined) =>
-  (query: Pick<Query, 'isActive' | 'state'>): boolean =>
-    !holding || !query.isActive() || mentions(query.state.data, holding);
+  ({ holding, below }: Pick<Touched, 'holding' | 'below'>, client: Pick<QueryClient, 'getQueryData'>) =>
+  (query: Pick<Query, 'isActive' | 'state' | 'queryKey'>): boolean => {
+    if (!holding || !query.isActive() || mentions(query.state.data, holding)) return true;
+    const { queryKey: key } = query;
+    return !!below && key.length > THING && mentions(client.getQueryData(key.slice(0, THING)), holding);
+  };

@@ -20,7 +20,7 @@ const pressed = (e: KeyboardEvent): Pressed => ({
 
 /** True where keys belong to what lies over the view: a dialog, a menu. */
 const over = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && !!target.closest('[role=dialog], [role=alertdialog], [role=menu], [role=listbox]');
+  target instanceof HTMLElement && !!target.closest('[role=dialog], [role=alertdialog], [role=menu]');
 
 /** True where a slider has the focus, which has a use for arrows itself. */
 const slides = (e: KeyboardEvent): boolean =>

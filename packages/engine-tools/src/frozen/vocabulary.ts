@@ -1,0 +1,71 @@
+/** A painted picture of nearly everything that the words can name, so that a change of structure cannot change a drawing unseen. */
+import {
+  CAST_NAMES,
+  MEDIA,
+  pictureFromRgba,
+  pictureToRgba,
+  resampleToLongSide,
+  understand,
+  VOCABULARY,
+} from '@urbild/core';
+import { paintStage } from '@urbild/engine';
+import { createHash } from 'crypto';
+import type { Made } from './requests';
+
+const SIZE = { width: 96, height: 72, seed: 11 };
+const THUMBNAIL = 6;
+
+/** The first word of every value of an axis. */
+const first = (axis: keyof typeof VOCABULARY): string[] =>
+  Object.values(VOCABULARY[axis] as Record<string, readonly string[]>).map(([word]) => word);
+
+const PEOPLE = ['woman', 'man', 'girl', 'old man'];
+const cycle = <T>(list: readonly T[], k: number): T => list[k % list.length];
+
+const PROMPTS: readonly string[] = [
+  ...first('place').flatMap((place, k) => [
+    `${place} at noon`,
+    `${place}, ${cycle(first('weather'), k)}, ${cycle(first('season'), k)}`,
+    `${place} at ${cycle(first('time'), k)}`,
+  ]),
+  ...first('weather').flatMap((weather) => [`the harbour, ${weather}`, `a meadow at dusk, ${weather}`]),
+  ...first('light').map((light) => `portrait of Ilse, ${light}, evening`),
+  ...first('camera').map((camera) => `two men in the town square, ${camera}`),
+  ...first('creature').flatMap((creature, k) => [
+    `a ${creature}, ${cycle(['meadow', 'beach', 'open sea'], k)}`,
+    `portrait of a ${creature}, marsh`,
+  ]),
+  ...first('thing').map((thing, k) => `a ${thing}, ${cycle(['beach', 'kitchen', 'village street', 'open sea'], k)}`),
+  ...first('garment').map((garment, k) => `half figure of a ${cycle(PEOPLE, k)} in a red ${garment}, pier`),
+  ...first('feature').map((feature, k) => `portrait of a ${cycle(PEOPLE, k)} with ${feature}, beach`),
+  ...first('hair colour').map((colour, k) => `portrait of a ${cycle(PEOPLE, k)} with ${colour} hair`),
+  ...(['age', 'build', 'skin', 'size'] as const).flatMap((axis) =>
+    first(axis).map((word) => `a ${word} woman, meadow`),
+  ),
+  ...first('person').map((person, k) => `a ${person}, ${cycle(first('place'), k)}`),
+  ...first('action').flatMap((action) => [`Ilse, ${action}, pier`, `an old man, ${action}, profile, meadow`]),
+  ...first('action')
+    .slice(0, 6)
+    .map((action) => `a dog, ${action}, beach`),
+  ...first('view').flatMap((view) => first('expression').map((face) => `portrait of a girl, ${view}, ${face}`)),
+  ...CAST_NAMES.flatMap((name) => [
+    `${name} on the pier`,
+    `portrait of ${name} at night`,
+    `${name} from behind, beach`,
+  ]),
+  ...first('pattern').map((pattern) => `half figure of a woman in a ${pattern} dress, kitchen`),
+  ...first('relation').map((relation) => `a cat ${relation} a crate, boathouse`),
+  ...MEDIA.flatMap((medium) => [`${medium} of Brom in the harbour`, `${medium}, portrait of Juna in winter`]),
+];
+
+/** Prompts that name each value of the vocabulary at least once, mostly one at a time. */
+export const VOCABULARY_PROMPTS: readonly string[] = [...new Set(PROMPTS)];
+
+/** Paints one of {@link VOCABULARY_PROMPTS}: hash of its pixels, labels and depth, and a thumbnail. */
+export function paintedOf(prompt: string): Made {
+  const stage = paintStage(understand(prompt), SIZE);
+  const { rgba, width, height } = stage;
+  const hash = createHash('sha256').update(rgba).update(stage.labels).update(stage.depth()).digest('hex');
+  const small = resampleToLongSide(pictureFromRgba(rgba, width, height), THUMBNAIL);
+  return { hash, thumbnail: Buffer.from(pictureToRgba(small)).toString('hex') };
+}

@@ -1,0 +1,171 @@
+/**
+ * What the tests are worth: changes lines of the code one at a time - a condition, a number, a call that is left out - and runs the
+ * tests that stand on the changed file. A change that no test minds is printed.
+ *
+ *     node scripts/flips.mjs [--seed 1] [--count 40] [--only packages/core] [--browser]
+ *
+ * Works in a copy of the tree. With --browser, what no unit test minds is built and tried by the browser's tests too. Not part of
+ * ./check: it takes an hour or two.
+ */
+import { execFileSync, spawnSync } from 'node:child_process';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  readlinkSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import ts from 'typescript';
+
+const root = path.join(path.dirname(fileURLToPath(import.meta.url)), '..');
+const { values: said } = parseArgs({
+  options: {
+    seed: { type: 'string', default: '1' },
+    count: { type: 'string', default: '40' },
+    only: { type: 'string', default: '' },
+    browser: { type: 'boolean', default: false },
+  },
+});
+
+/** Mulberry32: a small generator of numbers 0..1 that gives the same ones for a seed. */
+function numbersFrom(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), state | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+const OTHER = {
+  [ts.SyntaxKind.EqualsEqualsEqualsToken]: '!==',
+  [ts.SyntaxKind.ExclamationEqualsEqualsToken]: '===',
+  [ts.SyntaxKind.LessThanToken]: '>=',
+  [ts.SyntaxKind.GreaterThanToken]: '<=',
+  [ts.SyntaxKind.LessThanEqualsToken]: '>',
+  [ts.SyntaxKind.GreaterThanEqualsToken]: '<',
+  [ts.SyntaxKind.AmpersandAmpersandToken]: '||',
+  [ts.SyntaxKind.BarBarToken]: '&&',
+};
+/** Calls that nobody would miss: they tell, and do nothing. */
+const TELLS = /^(console|log|this\.log|lap)\b/;
+
+/** All single changes of a source: where, instead of what, what. */
+function changesOf(file, text) {
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const changes = [];
+  const put = (kind, node, by) =>
+    changes.push({ file, kind, start: node.getStart(source), end: node.getEnd(), by, was: node.getText(source) });
+  const visit = (node) => {
+    if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isImportDeclaration(node)) return;
+    if (ts.isBinaryExpression(node) && OTHER[node.operatorToken.kind])
+      put('condition', node.operatorToken, OTHER[node.operatorToken.kind]);
+    if (ts.isNumericLiteral(node) && !ts.isEnumMember(node.parent))
+      put('number', node, Number(node.text) === 0 ? '1' : `(${node.text} * 1.5 + 1)`);
+    if (ts.isExpressionStatement(node)) {
+      const call = ts.isAwaitExpression(node.expression) ? node.expression.expression : node.expression;
+      if (ts.isCallExpression(call) && !TELLS.test(call.getText(source))) put('call', node, ';');
+    }
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return changes;
+}
+
+/** Sources that hold logic: no tests, nothing generated, no tables of words, no commands. */
+function sources() {
+  const files = execFileSync('git', ['ls-files', 'packages', 'apps'], { cwd: root, encoding: 'utf8' }).split('\n');
+  return files.filter(
+    (file) =>
+      /\.tsx?$/.test(file) &&
+      file.startsWith(said.only) &&
+      !/\.test\.tsx?$|\.generated\.|\.d\.ts$|testing\.ts$|\/test\/|\/kernel\/|\/prompt\/english\/|\/migrations\/|packages\/(api|engine-tools)\/|\/main\.tsx?$|(openapi|schemaSql)\.ts$|vite\.config/.test(
+        file,
+      ),
+  );
+}
+
+/** Lines, each as likely as any other, and of each one change. */
+function chosen(count) {
+  const next = numbersFrom(Number(said.seed));
+  const lines = new Map();
+  for (const file of sources()) {
+    const text = readFileSync(path.join(root, file), 'utf8');
+    for (const change of changesOf(file, text)) {
+      const line = text.slice(0, change.start).split('\n').length;
+      const key = `${file}:${line}`;
+      lines.set(key, [...(lines.get(key) ?? []), { ...change, line }]);
+    }
+  }
+  const all = [...lines.values()];
+  return Array.from({ length: count }, () => {
+    const [line] = all.splice(Math.floor(next() * all.length), 1);
+    return line[Math.floor(next() * line.length)];
+  });
+}
+
+/** A copy of the tree, with the packages of this one and no build in it. */
+function copied() {
+  const copy = mkdtempSync(path.join(os.tmpdir(), 'urbild-flips-'));
+  const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard'], { cwd: root, encoding: 'utf8' });
+  for (const file of files.split('\n').filter(Boolean)) cpSync(path.join(root, file), path.join(copy, file));
+  for (const workspace of ['', 'apps/server', 'apps/web', 'packages/core', 'packages/engine', 'packages/api']) {
+    const from = path.join(root, workspace, 'node_modules');
+    if (!existsSync(from)) continue;
+    const to = path.join(copy, workspace, 'node_modules');
+    mkdirSync(to, { recursive: true });
+    // our own packages are those of the copy
+    for (const name of readdirSync(from).filter((n) => n !== '@urbild' && n !== '.cache'))
+      symlinkSync(path.join(from, name), path.join(to, name));
+    if (workspace) continue;
+    mkdirSync(path.join(to, '@urbild'));
+    for (const name of readdirSync(path.join(from, '@urbild')))
+      symlinkSync(readlinkSync(path.join(from, '@urbild', name)), path.join(to, '@urbild', name));
+  }
+  return copy;
+}
+
+const copy = copied();
+const node = (...args) =>
+  spawnSync(process.execPath, args, { cwd: copy, stdio: 'ignore', timeout: 900_000 }).status !== 0;
+const jest = path.join('node_modules', 'jest', 'bin', 'jest.js');
+/** True where a test fails: those beside the file first, then all that stand on it, then the frozen pictures. */
+function minded({ file }) {
+  const beside = path.dirname(file).replaceAll('/', '[\\\\/]');
+  if (node(jest, '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`))
+    return 'beside';
+  if (/packages\/(engine|core)\//.test(file) && node(jest, '--bail', '--selectProjects', 'tools')) return 'pictures';
+  if (node(jest, '--bail', '--passWithNoTests', '--findRelatedTests', file)) return 'elsewhere';
+  if (!said.browser || !/apps\//.test(file)) return undefined;
+  if (node('scripts/build.mjs')) return 'build';
+  return node(jest, '--config', 'e2e/jest.config.cjs', '--runInBand', '--bail') ? 'browser' : undefined;
+}
+
+let caught = 0;
+const all = chosen(Number(said.count));
+for (const [k, change] of all.entries()) {
+  const { file, line, kind, was, by, start, end } = change;
+  const at = path.join(copy, file);
+  const text = readFileSync(at, 'utf8');
+  writeFileSync(at, text.slice(0, start) + by + text.slice(end));
+  const where = minded(change);
+  writeFileSync(at, text);
+  if (where) caught++;
+  const short = was.replace(/\s+/g, ' ').slice(0, 70);
+  console.log(
+    `${String(k + 1).padStart(3)} ${where ? `caught ${where}` : 'NOT MINDED'}  ${file}:${line}  ${kind}: ${short} -> ${by}`,
+  );
+}
+rmSync(copy, { recursive: true, force: true });
+console.log(`\n${caught} of ${all.length} changes were minded by a test (wanted: ${Math.ceil(all.length * 0.85)})`);
+process.exit(caught >= Math.ceil(all.length * 0.85) ? 0 : 1);
