@@ -57,9 +57,9 @@ test('a series that changed is read again with what is measured of it, and no ot
   );
 });
 
-test('a reference is read again with the looks that hold it', async () => {
+test('a reference is read again with the looks that hold it, and what was read of those', async () => {
   expect(await readAgain({ type: 'reference', id: 'r1' })).toEqual(
-    sorted(keys.reference('r1'), keys.search('a'), keys.looks),
+    sorted(keys.reference('r1'), keys.search('a'), keys.looks, keys.lookReading('l1', 1)),
   );
   expect(await readAgain({ type: 'reference', id: 'r2' })).toEqual(
     sorted(keys.reference('r2'), keys.search('a'), keys.cast),

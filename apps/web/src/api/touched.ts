@@ -37,8 +37,8 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
       return [
         { key: keys.reference(id), wait: 0 },
         { key: ['search'], wait: LATER },
-        { key: keys.looks, holding: [id], wait: LATER },
-        { key: keys.cast, holding: [id], wait: LATER },
+        { key: keys.looks, holding: [id], below: true, wait: LATER },
+        { key: keys.cast, holding: [id], below: true, wait: LATER },
       ];
     case 'import':
       return [
@@ -123,11 +123,20 @@ export function mentions(data: unknown, ids: readonly string[]): boolean {
   return Object.values(data).some((value) => mentions(value, ids));
 }
 
+/** What a measurement was made of: it has a query of its own, or stands in the list of its kind. */
+function thingOf(key: QueryKey, client: Pick<QueryClient, 'getQueryData'>): unknown {
+  const [kind, id] = key;
+  const list = client.getQueryData<readonly { readonly id?: string }[]>([kind]);
+  return (
+    client.getQueryData(key.slice(0, THING)) ?? (Array.isArray(list) ? list.find((one) => one.id === id) : undefined)
+  );
+}
+
 /** Whether a query is out of date: what nobody looks at counts as such, for it costs nothing until somebody does. */
 export const concerns =
   ({ holding, below }: Pick<Touched, 'holding' | 'below'>, client: Pick<QueryClient, 'getQueryData'>) =>
   (query: Pick<Query, 'isActive' | 'state' | 'queryKey'>): boolean => {
     if (!holding || !query.isActive() || mentions(query.state.data, holding)) return true;
     const { queryKey: key } = query;
-    return !!below && key.length > THING && mentions(client.getQueryData(key.slice(0, THING)), holding);
+    return !!below && key.length > THING && mentions(thingOf(key, client), holding);
   };

@@ -1,12 +1,16 @@
+import { clamp } from '@urbild/core';
 import { Dialog } from 'radix-ui';
-import { useCallback, useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Take } from '../../api/client';
 import { sendMask, type MixMask } from '../../api/trials';
 import { useNotice } from '../../parts/notices';
-import { useZoom, zoomStyle } from '../../parts/zoom';
-import { greyMask, tint } from './maskCanvas';
-import { coverageOf, cutFigure } from './maskCover';
+import { useZoom } from '../../parts/zoom';
+import { greyMask } from './maskCanvas';
+import type { Place } from './maskDrawing';
+import { maskAct } from './maskKeys';
+import { MaskSheet } from './MaskSheet';
 import { MaskTools } from './MaskTools';
+import { useMaskDrawing } from './useMaskDrawing';
 
 interface Props {
   readonly title: string;
@@ -21,123 +25,59 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const SIDE = 512;
-const STEPS_BACK = 30;
+/** Width of the brush, px of the canvas. */
+const [THINNEST, WIDEST] = [4, 200];
+const FROM_THE_START = { brush: 48, feather: 0.01 };
 
 /** Paints where something acts: brush and eraser by pointer or keys, filling from who is in the picture, soft edge. */
 export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, onClose }: Props) {
   const tell = useNotice();
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const [brush, setBrush] = useState(48);
+  const [brush, setBrush] = useState(FROM_THE_START.brush);
   const [erasing, setErasing] = useState(false);
   const [invert, setInvert] = useState(mask?.invert ?? false);
-  const [feather, setFeather] = useState(mask?.feather ?? 0.01);
-  const [cover, setCover] = useState(0);
-  const [cut, setCut] = useState<string | undefined>(undefined);
-  const [cursor, setCursor] = useState<readonly [number, number]>([0.5, 0.5]);
+  const [feather, setFeather] = useState(mask?.feather ?? FROM_THE_START.feather);
+  const [cursor, setCursor] = useState<Place>([0.5, 0.5]);
   const [busy, setBusy] = useState(false);
-  const [steps, setSteps] = useState<readonly ImageData[]>([]);
-  const stroke = useRef<readonly [number, number] | undefined>(undefined);
+  const stroke = useRef<Place | undefined>(undefined);
   const { zoom, handlers } = useZoom();
-  const width = aspect >= 1 ? SIDE : Math.round(SIDE * aspect);
-  const height = aspect >= 1 ? Math.round(SIDE / aspect) : SIDE;
-  const context = () => canvas.current!.getContext('2d', { willReadFrequently: true })!;
-  const figures = take?.figures;
-  const measure = useCallback(() => {
-    const data = canvas.current!.getContext('2d', { willReadFrequently: true })!.getImageData(0, 0, width, height).data;
-    setCover(coverageOf(data));
-    setCut(cutFigure(data, width, height, figures ?? [], invert));
-  }, [width, height, figures, invert]);
-  useEffect(() => {
-    if (!mask) return;
-    const image = new Image();
-    image.onload = () => {
-      const c = canvas.current?.getContext('2d', { willReadFrequently: true });
-      if (!c) return;
-      c.drawImage(image, 0, 0, width, height);
-      // grey masks come back as what is painted with: the hue, more or less opaque
-      const all = c.getImageData(0, 0, width, height);
-      for (let i = 0; i < all.data.length; i += 4) all.data[i + 3] = all.data[i];
-      c.putImageData(all, 0, 0);
-      tint(c, hue);
-      measure();
-    };
-    image.src = `/api/v1/blobs/${mask.content}`;
-  }, [mask, width, height, measure, hue]);
-  const remember = () => setSteps((all) => [...all.slice(1 - STEPS_BACK), context().getImageData(0, 0, width, height)]);
-  const dab = (from: readonly [number, number], to: readonly [number, number]) => {
-    const c = context();
-    c.globalCompositeOperation = erasing ? 'destination-out' : 'source-over';
-    c.strokeStyle = hue;
-    c.lineCap = 'round';
-    c.lineWidth = brush / zoom.scale;
-    c.beginPath();
-    c.moveTo(from[0] * width, from[1] * height);
-    c.lineTo(to[0] * width + 0.01, to[1] * height);
-    c.stroke();
-    c.globalCompositeOperation = 'source-over';
+  const { canvas, paint, measure, canUndo, cover, cut } = useMaskDrawing(mask, hue, take?.figures ?? [], invert);
+  const width = () => ({ width: brush / zoom.scale, erasing });
+  const begin = (at: Place) => {
+    stroke.current = at;
+    paint((d) => {
+      d.begin();
+      d.stroke(at, at, width());
+    });
   };
-  const at = (e: PointerEvent): readonly [number, number] => {
-    const box = canvas.current!.getBoundingClientRect();
-    return [(e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height];
+  const goTo = (to: Place) => {
+    const from = stroke.current;
+    if (from) paint((d) => d.stroke(from, to, width()));
+    if (from) stroke.current = to;
+    setCursor(to);
   };
-  const undo = () => {
-    const last = steps[steps.length - 1];
-    if (!last) return;
-    context().putImageData(last, 0, 0);
-    setSteps(steps.slice(0, -1));
+  const end = () => {
+    stroke.current = undefined;
     measure();
   };
-  const fill = (box: readonly number[]) => {
-    remember();
-    const c = context();
-    c.fillStyle = hue;
-    c.beginPath();
-    const [x, y, w, h] = [box[0] * width, box[1] * height, (box[2] - box[0]) * width, (box[3] - box[1]) * height];
-    c.roundRect(x, y, w, h, Math.min(w, h) * 0.35);
-    c.fill();
-    measure();
-  };
-  const all = (paint: boolean) => {
-    remember();
-    const c = context();
-    c.clearRect(0, 0, width, height);
-    if (paint) {
-      c.fillStyle = hue;
-      c.fillRect(0, 0, width, height);
-    }
+  const whole = (act: Parameters<typeof paint>[0]) => {
+    paint(act);
     measure();
   };
   const onKey = (e: KeyboardEvent) => {
-    if ((e.target as HTMLElement).closest('input')) return;
-    const by = (e.shiftKey ? 0.005 : 0.03) / zoom.scale;
-    const move: Record<string, readonly [number, number]> = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, -by],
-      ArrowDown: [0, by],
-    };
-    if (e.altKey) return handlers.onKeyDown(e);
-    if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z') undo();
-    else if (move[e.key]) {
-      const next = cursor.map((v, k) => Math.min(1, Math.max(0, v + move[e.key][k]))) as unknown as readonly [
-        number,
-        number,
-      ];
-      if (stroke.current) dab(cursor, next);
-      setCursor(next);
-    } else if (e.key === ' ') {
-      if (!stroke.current) {
-        remember();
-        stroke.current = cursor;
-        dab(cursor, cursor);
-      }
-    } else if (e.key === 'e' || e.key === 'E') setErasing(!erasing);
-    else if (e.key === '[') setBrush((b) => Math.max(4, b - 8));
-    else if (e.key === ']') setBrush((b) => Math.min(200, b + 8));
-    else if ('+-=0'.includes(e.key)) return handlers.onKeyDown(e);
-    else return;
+    if ((e.target as HTMLElement).closest('input, [role=slider]')) return;
+    if (e.altKey || '+-=0'.includes(e.key)) return handlers.onKeyDown(e);
+    const act = maskAct(e, zoom.scale);
+    if (!act) return;
     e.preventDefault();
+    if (act.does === 'undo') whole((d) => d.undo());
+    else if (act.does === 'eraser') setErasing(!erasing);
+    else if (act.does === 'brush') setBrush((b) => clamp(b + act.by, THINNEST, WIDEST));
+    else if (act.does === 'move') goTo([clamp(cursor[0] + act.by[0]), clamp(cursor[1] + act.by[1])]);
+    else if (!stroke.current) begin(cursor);
+  };
+  const at = (e: PointerEvent): Place => {
+    const box = canvas.current!.getBoundingClientRect();
+    return [(e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height];
   };
   const save = async () => {
     setBusy(true);
@@ -151,6 +91,10 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
       setBusy(false);
     }
   };
+  const clear = () => {
+    onClear();
+    onClose();
+  };
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
@@ -160,68 +104,24 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
           className="fixed inset-0 z-50 grid grid-cols-[minmax(0,1fr)_264px]"
           onKeyDown={onKey}
         >
-          <div className="grid min-h-0 place-items-center overflow-hidden p-6" style={{ containerType: 'size' }}>
-            <div
-              role="application"
-              tabIndex={0}
-              aria-label="Picture to paint on: arrows move the brush, hold space to paint, E erases, brackets change the brush, Alt and arrows move the picture"
-              data-testid="mask-canvas"
-              className="relative cursor-crosshair touch-none overflow-hidden bg-black/20"
-              style={{ aspectRatio: aspect, width: `min(100cqw, ${aspect * 100}cqh)` }}
-              onWheel={handlers.onWheel}
-              onKeyUp={(e) => {
-                if (e.key !== ' ') return;
-                stroke.current = undefined;
-                measure();
-              }}
-              onPointerDown={(e) => {
+          <MaskSheet
+            take={take}
+            aspect={aspect}
+            canvas={canvas}
+            brush={brush}
+            cursor={cursor}
+            zoom={zoom}
+            on={{
+              onWheel: handlers.onWheel,
+              onKeyUp: (e) => e.key === ' ' && end(),
+              onPointerDown: (e) => {
                 e.currentTarget.setPointerCapture(e.pointerId);
-                remember();
-                stroke.current = at(e);
-                dab(stroke.current, stroke.current);
-              }}
-              onPointerMove={(e) => {
-                const here = at(e);
-                if (stroke.current) {
-                  dab(stroke.current, here);
-                  stroke.current = here;
-                }
-                setCursor(here);
-              }}
-              onPointerUp={() => {
-                stroke.current = undefined;
-                measure();
-              }}
-            >
-              <div className="absolute inset-0" style={zoomStyle(zoom)}>
-                {take?.pictureUrl && (
-                  <img
-                    src={take.pictureUrl}
-                    alt={take.prompt}
-                    draggable={false}
-                    className="absolute inset-0 h-full w-full"
-                  />
-                )}
-                <canvas
-                  ref={canvas}
-                  width={width}
-                  height={height}
-                  className="absolute inset-0 h-full w-full opacity-60"
-                />
-              </div>
-              <span
-                aria-hidden
-                className="pointer-events-none absolute rounded-full border-2 border-white mix-blend-difference"
-                style={{
-                  width: `${(brush / width) * 100}%`,
-                  aspectRatio: 1,
-                  left: `${((cursor[0] - zoom.x) * zoom.scale + 0.5) * 100}%`,
-                  top: `${((cursor[1] - zoom.y) * zoom.scale + 0.5) * 100}%`,
-                  transform: 'translate(-50%, -50%)',
-                }}
-              />
-            </div>
-          </div>
+                begin(at(e));
+              },
+              onPointerMove: (e) => goTo(at(e)),
+              onPointerUp: end,
+            }}
+          />
           <MaskTools
             title={title}
             erasing={erasing}
@@ -232,21 +132,15 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
             onFeather={setFeather}
             invert={invert}
             onInvert={setInvert}
-            figures={figures ?? []}
-            onFill={fill}
-            onAll={all}
-            onUndo={steps.length ? undo : undefined}
+            figures={take?.figures ?? []}
+            onFill={(box) => whole((d) => d.fill(box))}
+            onAll={(every) => whole((d) => d.all(every))}
+            onUndo={canUndo ? () => whole((d) => d.undo()) : undefined}
             acts={invert ? 1 - cover : cover}
             cut={cut}
             busy={busy}
             onSave={() => void save()}
-            onClear={
-              mask &&
-              (() => {
-                onClear();
-                onClose();
-              })
-            }
+            onClear={mask && clear}
           />
         </Dialog.Content>
       </Dialog.Portal>

@@ -1,10 +1,4 @@
-/** Gives everything that is painted on a canvas one colour; how opaque it is stays. */
-export function tint(context: CanvasRenderingContext2D, colour: string): void {
-  context.globalCompositeOperation = 'source-in';
-  context.fillStyle = colour;
-  context.fillRect(0, 0, context.canvas.width, context.canvas.height);
-  context.globalCompositeOperation = 'source-over';
-}
+import { tint } from './maskDrawing';
 
 /** A painted canvas as a grey mask: white where it is painted, black elsewhere. */
 export async function greyMask(painted: HTMLCanvasElement): Promise<Blob> {
