@@ -4,7 +4,7 @@ import { render, type RenderResult } from '@testing-library/react';
 import { Tooltip } from 'radix-ui';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
-import { api, type MixInfluence, type Take } from '../api/client';
+import { api, type MixInfluence, type Reference, type Take } from '../api/client';
 import { NoticeProvider } from '../parts/notices';
 import { lookupIn, type Lookup } from '../shared/mix/lookup';
 
@@ -94,6 +94,41 @@ export const aTake = (fields: Partial<Take> = {}): Take =>
     version: 1,
     ...fields,
   }) as Take;
+
+/** A style of two colours that nothing is wrong with. */
+export const aReference = (fields: Partial<Reference> = {}): Reference =>
+  ({
+    id: 'r',
+    kind: 'style',
+    title: 'Carved quay',
+    tags: ['harbour'],
+    notes: '',
+    rating: 0,
+    favourite: false,
+    rights: { kind: 'own work' },
+    width: 1200,
+    height: 800,
+    format: 'png',
+    sourceUrl: '/source/r',
+    pictureUrl: '/picture/r',
+    thumbnailUrl: '/thumb/r',
+    alt: 'A quay, carved',
+    swatches: [
+      { colour: '#203040', weight: 0.7 },
+      { colour: '#c0a060', weight: 0.3 },
+    ],
+    preparation: { rotate: 0, mirror: false, sharpen: 0, flatten: false, cutOut: false },
+    checks: [],
+    checkState: 'fine',
+    visionState: 'done',
+    prompts: ['a quay at noon'],
+    metadata: {},
+    usedIn: 1,
+    away: false,
+    createdAt: '2026-01-02T00:00:00.000Z',
+    version: 3,
+    ...fields,
+  }) as Reference;
 
 /** Names for the things above: reference r is a style called "Carved quay". */
 export const lookup: Lookup = lookupIn(

@@ -1,0 +1,358 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Gives } from '../../api/references';
+import { answers, aReference, aTake, show, type Asked } from '../../test/page';
+import { About } from './About';
+import { EngineGets } from './EngineGets';
+import { FaceTools } from './FaceTools';
+import { Inspector } from './Inspector';
+import { KeepersView } from './KeepersView';
+import { KindChoice, ManyTags, Marks, RightsForm } from './SharedFields';
+
+const CHANGE = 'POST /api/v1/references/change';
+/** What the last change of many asked for. */
+const changed = (asked: readonly Asked[]) => asked.filter((a) => `${a.method} ${a.path}` === CHANGE).at(-1)?.body;
+
+describe('what is set for one picture or for many', () => {
+  const two = [aReference(), aReference({ id: 's', tags: ['harbour', 'dusk'], rating: 3 })];
+  let asked: Asked[];
+  beforeEach(() => {
+    asked = answers({ [CHANGE]: { before: [] } });
+  });
+  const ids = ['r', 's'];
+
+  test('the kind is chosen where all have it', async () => {
+    const { rerender } = show(<KindChoice ids={ids} references={two} />);
+    expect(screen.getByRole('button', { name: 'Style', pressed: true })).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Face' }));
+    expect(changed(asked)).toEqual({ ids, kind: 'face' });
+    rerender(<KindChoice ids={ids} references={[two[0], aReference({ kind: 'image' })]} />);
+    expect(screen.queryByRole('button', { pressed: true })).toBeNull();
+  });
+
+  test('a rating is set, taken back by the same digit, and open where they differ', async () => {
+    const { rerender } = show(<Marks ids={['s']} references={[two[1]]} />);
+    await userEvent.click(screen.getByRole('button', { name: '5 of 5' }));
+    expect(changed(asked)).toEqual({ ids: ['s'], rating: 5 });
+    await userEvent.click(screen.getByRole('button', { name: '3 of 5', pressed: true }));
+    expect(changed(asked)).toEqual({ ids: ['s'], rating: 0 });
+    rerender(<Marks ids={ids} references={two} />);
+    expect(screen.queryByRole('button', { name: /of 5/, pressed: true })).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: 'Favourite' }));
+    expect(changed(asked)).toEqual({ ids, favourite: true });
+  });
+
+  test('a tag that all have is taken off all, another is put on all, a new one too', async () => {
+    show(<ManyTags ids={ids} references={two} />);
+    await userEvent.click(screen.getByRole('button', { name: 'harbour' }));
+    expect(changed(asked)).toEqual({ ids, removeTags: ['harbour'] });
+    await userEvent.click(screen.getByRole('button', { name: 'dusk' }));
+    expect(changed(asked)).toEqual({ ids, addTags: ['dusk'] });
+    await userEvent.type(screen.getByLabelText('New tag for all of them'), '  {Enter}boats{Enter}');
+    expect(changed(asked)).toEqual({ ids, addTags: ['boats'] });
+    expect(screen.getByLabelText('New tag for all of them')).toHaveValue('');
+  });
+
+  test('rights say what may be done; a licence has an end, what is empty is left out', async () => {
+    const rights = { kind: 'licensed' as const, credit: 'Mill & Sons', until: '2027-01-01' };
+    show(<RightsForm ids={['r']} references={[aReference({ rights })]} />);
+    expect(screen.getByLabelText('until')).toHaveValue('2027-01-01');
+    const credit = screen.getByLabelText('credit');
+    await userEvent.clear(credit);
+    await userEvent.tab();
+    expect(changed(asked)).toEqual({ ids: ['r'], rights: { kind: 'licensed', until: '2027-01-01' } });
+    await userEvent.selectOptions(screen.getByLabelText('What may be done with it'), 'not cleared');
+    expect(changed(asked)).toMatchObject({ rights: { kind: 'not cleared', credit: 'Mill & Sons' } });
+  });
+
+  test('different rights are told as such, and what is set begins from nothing', async () => {
+    show(<RightsForm ids={ids} references={[two[0], aReference({ rights: { kind: 'licensed' } })]} />);
+    expect(screen.getByLabelText('What may be done with it')).toHaveDisplayValue('different ones');
+    expect(screen.queryByLabelText('until')).toBeNull();
+    await userEvent.type(screen.getByLabelText('source'), 'the archive{Enter}');
+    expect(changed(asked)).toEqual({ ids, rights: { kind: 'not cleared', source: 'the archive' } });
+  });
+});
+
+describe('about a picture', () => {
+  const on = { like: jest.fn(), colour: jest.fn() };
+  function about(fields: Parameters<typeof aReference>[0] = {}, asked: Record<string, unknown> = {}) {
+    const made = answers({
+      'GET /api/v1/takes/made-with/{id}': [aTake({ thumbnailUrl: '/made' })],
+      'GET /api/v1/references/{id}/versions': [],
+      'PATCH /api/v1/references/{id}': aReference(fields),
+      ...asked,
+    });
+    show(<About reference={aReference(fields)} onLike={on.like} onColour={on.colour} />);
+    return made;
+  }
+
+  test('says its size, kind of file and uses', async () => {
+    about({ usedIn: 2, kind: 'face', view: 'profile' });
+    expect(screen.getByText('1200 × 800 PNG, profile')).toBeVisible();
+    expect(screen.getByText(/Used in 2 mixes · came 2 January/)).toBeVisible();
+    expect(await screen.findByAltText('a mill in the marsh')).toHaveAttribute('src', '/made');
+  });
+
+  test('finds its like by content, by the way it is made, by a colour of it', async () => {
+    about();
+    await userEvent.click(screen.getByRole('button', { name: 'like this' }));
+    await userEvent.click(screen.getByRole('button', { name: 'made like this' }));
+    expect(on.like.mock.calls).toEqual([
+      ['r', 'content'],
+      ['r', 'style'],
+    ]);
+    await userEvent.click(screen.getByRole('button', { name: /#c0a060, which is 30 percent/ }));
+    expect(on.colour).toHaveBeenCalledWith('#c0a060');
+  });
+
+  test('its tags are put on and taken off, and saved', async () => {
+    const asked = about();
+    await userEvent.type(screen.getByLabelText('New tag'), 'boats{Enter}');
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'PATCH')?.body).toMatchObject({ tags: ['harbour', 'boats'] }),
+    );
+  });
+
+  test('a sentence about it begins a mix', async () => {
+    const asked = about({}, { 'POST /api/v1/mixes': { id: 'm' } });
+    await userEvent.click(screen.getByRole('button', { name: 'a quay at noon' }));
+    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ name: 'Carved quay', prompt: 'a quay at noon' });
+  });
+
+  test('what the file says of itself is shown where it says something', () => {
+    about({ metadata: { creator: 'Somebody', rights: 'all kept' } as never });
+    const said = screen.getByRole('heading', { name: 'What the file says of itself' }).parentElement!;
+    expect(
+      within(said)
+        .getAllByRole('term')
+        .map((t) => t.textContent),
+    ).toEqual(['by', 'rights']);
+  });
+
+  test('an earlier version is gone back to, on the version that is there', async () => {
+    const versions = [
+      { number: 2, why: 'redrawn', current: true, thumbnailUrl: '/2' },
+      { number: 1, why: 'came in', current: false, thumbnailUrl: '/1' },
+    ];
+    const asked = about(
+      {},
+      {
+        'GET /api/v1/references/{id}/versions': versions,
+        'POST /api/v1/references/{id}/versions/{number}': aReference(),
+      },
+    );
+    await userEvent.click(await screen.findByRole('button', { name: 'Go back to it' }));
+    expect(asked.find((a) => a.method === 'POST')?.params).toEqual({
+      path: { id: 'r', number: 1 },
+      query: { version: 3 },
+    });
+  });
+});
+
+describe('what the engine gets', () => {
+  const gives = (fields: Partial<Gives> = {}): Gives =>
+    ({
+      pictureUrl: '/p',
+      width: 640,
+      height: 427,
+      linesUrl: '/l',
+      isLineDrawing: false,
+      depthUrl: '/d',
+      massesUrl: '/m',
+      shapeUrl: '/s',
+      isShape: false,
+      layout: { read: 'picture' },
+      flat: 0.2,
+      planColours: [],
+      horizon: { at: 0.4, confidence: 0.8, byHand: false },
+      faces: [],
+      joints: [],
+      proposedFocus: { left: 0, right: 1, top: 0, bottom: 1 },
+      ...fields,
+    }) as Gives;
+  const CORRECT = 'PATCH /api/v1/references/{id}/corrections';
+  async function engineGets(fields: Partial<Gives> = {}) {
+    const asked = answers({
+      'GET /api/v1/references/{id}/gives': gives(fields),
+      'GET /api/v1/references/{id}': aReference({ version: 7 }),
+      [CORRECT]: aReference({ version: 8 }),
+    });
+    show(<EngineGets reference={aReference()} />);
+    await screen.findByAltText('Masses of Carved quay');
+    return {
+      /** The corrections that were sent, with the version that was there. */
+      corrections: () =>
+        waitFor(() => {
+          const sent = asked.filter((a) => `${a.method} ${a.path}` === CORRECT).map((a) => a.body);
+          expect(sent.length).toBeGreaterThan(0);
+          return sent;
+        }),
+    };
+  }
+
+  test('shows the picture, lines, distances and shape, and says what they are not fit for', async () => {
+    await engineGets();
+    expect(screen.getByText('The picture, 640 × 427 px')).toBeVisible();
+    expect(screen.getByText('Shape: not two-valued, so it is not fit for one')).toBeVisible();
+    await userEvent.click(screen.getByLabelText('at true size'));
+    expect(screen.getByAltText('Lines of Carved quay')).toHaveClass('max-w-none');
+  });
+
+  test.each([
+    [{ at: 0.4, confidence: 0.8, byHand: false }, 'found'],
+    [{ at: 0.4, confidence: 0.2, byHand: false }, 'a guess'],
+    [{ at: 0.4, confidence: 1, byHand: true }, 'by hand'],
+  ])('a horizon says how it is known: %j', async (horizon, word) => {
+    await engineGets({ horizon });
+    expect(screen.getByText(word)).toBeVisible();
+  });
+
+  test('the horizon is set by its slider and given back to the reading', async () => {
+    const { corrections } = await engineGets({ horizon: { at: 0.4, confidence: 1, byHand: true } });
+    const slider = screen.getByRole('slider', { name: 'Horizon, from the top' });
+    slider.focus();
+    await userEvent.keyboard('{ArrowRight}');
+    expect(await corrections()).toEqual([{ horizon: 0.41, version: 7 }]);
+    const back = within(slider.closest('section')!).getByRole('button', { name: 'As read' });
+    await userEvent.click(back);
+    await waitFor(async () => expect((await corrections()).at(-1)).toEqual({ horizon: -1, version: 7 }));
+  });
+
+  test('a colour of the palette is set right; as read takes all of it back', async () => {
+    const { corrections } = await engineGets();
+    const first = screen.getByLabelText('Colour 1');
+    fireEvent.change(first, { target: { value: '#ff0000' } });
+    fireEvent.blur(first);
+    expect(await corrections()).toEqual([
+      {
+        swatches: [
+          { colour: '#ff0000', weight: 0.7 },
+          { colour: '#c0a060', weight: 0.3 },
+        ],
+        version: 7,
+      },
+    ]);
+  });
+
+  describe('used as a layout', () => {
+    const planColours = [
+      { colour: '#80b0e0', is: 'sky', part: 0.6 },
+      { colour: '#308040', is: 'trees', part: 0.4 },
+    ] as Gives['planColours'];
+
+    test('flat colours are said to look like a plan, and become one', async () => {
+      const { corrections } = await engineGets({ flat: 0.95, planColours });
+      expect(screen.getByText(/Its colours are flat, as in a plan/)).toBeVisible();
+      await userEvent.click(screen.getByLabelText('a plan: flat colours stand for places'));
+      expect(await corrections()).toEqual([
+        {
+          layout: {
+            read: 'areas',
+            areas: [
+              { colour: '#80b0e0', is: 'sky' },
+              { colour: '#308040', is: 'trees' },
+            ],
+          },
+          version: 7,
+        },
+      ]);
+    });
+
+    test('each colour of a plan stands for what is chosen', async () => {
+      const areas = planColours.map(({ colour, is }) => ({ colour, is }));
+      const { corrections } = await engineGets({ layout: { read: 'areas', areas }, planColours });
+      expect(screen.getByText('its sky ends it')).toBeVisible();
+      expect(screen.getByText('60 %')).toBeVisible();
+      await userEvent.selectOptions(screen.getByLabelText('The colour #308040 stands for'), 'water');
+      expect(await corrections()).toMatchObject([
+        { layout: { areas: [areas[0], { colour: '#308040', is: 'water' }] } },
+      ]);
+    });
+
+    test('near is light or dark in a map of distances, which has no horizon', async () => {
+      const { corrections } = await engineGets({ layout: { read: 'distance', near: 'light' } });
+      expect(screen.getByText('none')).toBeVisible();
+      await userEvent.selectOptions(screen.getByLabelText('near is'), 'dark');
+      expect(await corrections()).toMatchObject([{ layout: { read: 'distance', near: 'dark' } }]);
+    });
+  });
+
+  describe('faces', () => {
+    const box = { left: 0.25, right: 0.5, top: 0.1, bottom: 0.4 };
+    test('say where they come from and how wide they are', () => {
+      answers({});
+      show(<FaceTools reference={aReference()} faces={[{ box, score: 0.9, yaw: -31.6 } as never]} focus={box} />);
+      expect(screen.getByText('Found, turned 32°, 300 px wide')).toBeVisible();
+      expect(screen.queryByRole('button', { name: 'As found' })).toBeNull();
+    });
+    test.each([
+      ['waiting', 'Nobody has looked for faces yet.'],
+      ['unavailable', 'There are no vision models here. Set the focus around a face, then say so here.'],
+    ] as const)('without one, and the vision %s, it is said what to do', (visionState, text) => {
+      answers({});
+      show(<FaceTools reference={aReference({ visionState })} faces={[]} focus={box} />);
+      expect(screen.getByText(text)).toBeVisible();
+    });
+    test('the focus becomes the face', async () => {
+      const asked = answers({ 'GET /api/v1/references/{id}': aReference(), [CORRECT]: aReference() });
+      show(<FaceTools reference={aReference()} faces={[]} focus={box} />);
+      await userEvent.click(screen.getByRole('button', { name: 'The focus is the face' }));
+      expect(asked.at(-1)?.body).toEqual({ faces: [{ box, score: 1, byHand: true }], version: 3 });
+    });
+  });
+});
+
+describe('the inspector', () => {
+  const on = { like: jest.fn(), colour: jest.fn() };
+  const inspect = (references: ReturnType<typeof aReference>[], ids = references.map((r) => r.id)) => {
+    const asked = answers({ 'GET /api/v1/takes/made-with/{id}': [], [CHANGE]: { before: [] } });
+    show(<Inspector ids={ids} references={references} onLike={on.like} onColour={on.colour} />);
+    return asked;
+  };
+  test('without a selection it says what can be chosen', () => {
+    inspect([]);
+    expect(screen.getByRole('complementary', { name: 'Selection' })).toHaveTextContent('Choose a picture');
+  });
+  test('one picture has four sides, and the number of its faults', async () => {
+    inspect([aReference({ checks: [{ id: 'flat', severity: 'note', reason: 'It is flat.' }] as never })]);
+    expect(screen.getAllByRole('tab').map((t) => t.textContent)).toEqual(['About', 'Focus', 'Engine gets', 'Checks 1']);
+    await userEvent.click(screen.getByRole('tab', { name: 'Checks 1' }));
+    expect(screen.getByText('It is flat.')).toBeVisible();
+  });
+  test('several are set together, however many are loaded', () => {
+    inspect([aReference(), aReference({ id: 's', title: 'Marsh' })], ['r', 's', 't']);
+    expect(screen.getByRole('heading', { name: '3 pictures' })).toBeVisible();
+    expect(screen.getByAltText('Marsh')).toBeVisible();
+  });
+  test('is put away, and brought back from there', async () => {
+    const asked = inspect([aReference()]);
+    await userEvent.click(screen.getByRole('button', { name: /Put away/ }));
+    expect(changed(asked)).toEqual({ ids: ['r'], away: true });
+  });
+});
+
+describe('what worked', () => {
+  test('where nothing is kept it says how something comes there', async () => {
+    answers({ 'GET /api/v1/takes/keepers': [], 'GET /api/v1/looks': [], 'GET /api/v1/cast': [] });
+    show(<KeepersView />);
+    expect(await screen.findByRole('heading', { level: 1, name: 'Nothing kept yet' })).toBeVisible();
+    expect(screen.getByRole('link', { name: 'To the bench' })).toHaveAttribute('href', '/bench');
+  });
+  test('each keeper goes on as a mix of its own, or becomes a reference', async () => {
+    const asked = answers({
+      'GET /api/v1/takes/keepers': [aTake({ thumbnailUrl: '/k' })],
+      'GET /api/v1/looks': [],
+      'GET /api/v1/cast': [],
+      'GET /api/v1/references': [aReference()],
+      'POST /api/v1/takes/{id}/mix': { id: 'm' },
+      'POST /api/v1/imports/from-take': {},
+    });
+    show(<KeepersView />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Make it a reference' }));
+    expect(asked.find((a) => a.path.endsWith('from-take'))?.body).toEqual({ takeId: 't' });
+    expect(await screen.findByText('Carved quay')).toHaveTextContent('Carved quay 80 %');
+    await userEvent.click(screen.getByRole('button', { name: 'Go on from it' }));
+    expect(asked.find((a) => a.path.endsWith('/mix'))?.params).toEqual({ path: { id: 't' } });
+  });
+});
