@@ -4,7 +4,15 @@ import { render, type RenderResult } from '@testing-library/react';
 import { Tooltip } from 'radix-ui';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
-import { api, type MixInfluence, type Reference, type Take } from '../api/client';
+import {
+  api,
+  type MixInfluence,
+  type Reference,
+  type Series,
+  type Shot,
+  type ShotTake,
+  type Take,
+} from '../api/client';
 import { NoticeProvider } from '../parts/notices';
 import { lookupIn, type Lookup } from '../shared/mix/lookup';
 
@@ -129,6 +137,59 @@ export const aReference = (fields: Partial<Reference> = {}): Reference =>
     version: 3,
     ...fields,
   }) as Reference;
+
+/** A finished draft of a shot. */
+export const aShotTake = (fields: Partial<ShotTake> = {}): ShotTake => ({
+  id: 't',
+  status: 'done',
+  quality: 'draft',
+  seed: 5,
+  width: 300,
+  height: 200,
+  pictureUrl: '/take/t',
+  thumbnailUrl: '/small/t',
+  arrivals: [{ influenceId: 'a', overall: 0.5 }],
+  wordsKept: 0.9,
+  keeper: false,
+  rating: 0,
+  rejected: false,
+  note: '',
+  engine: 'urbild 0.6.0',
+  olderEngine: false,
+  createdAt: '2026-01-02T00:00:00.000Z',
+  version: 1,
+  ...fields,
+});
+
+/** A shot that is not rendered yet. */
+export const aShot = (fields: Partial<Shot> = {}): Shot => ({
+  id: 's',
+  position: 0,
+  title: 'The pier',
+  prompt: 'Ilse on the pier',
+  notes: '',
+  seed: 5,
+  skipped: false,
+  own: { influences: [], added: [] },
+  differs: [],
+  stale: [],
+  takes: [],
+  version: 1,
+  ...fields,
+});
+
+/** A series of one mix, with the shots that are given. */
+export const aSeries = (shots: Shot[], fields: Partial<Series> = {}): Series => ({
+  id: 'e',
+  name: 'Harbour book',
+  mixId: 'm',
+  influences: [anInfluence()],
+  paused: false,
+  queue: { waiting: 0, rendering: 0 },
+  shots,
+  version: 1,
+  ...fields,
+});
 
 /** Names for the things above: reference r is a style called "Carved quay". */
 export const lookup: Lookup = lookupIn(
