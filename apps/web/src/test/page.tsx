@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, type RenderResult } from '@testing-library/react';
 import { Tooltip } from 'radix-ui';
 import type { ReactElement } from 'react';
-import { MemoryRouter } from 'react-router';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import {
   api,
   type MixInfluence,
@@ -16,21 +16,29 @@ import {
 import { NoticeProvider } from '../parts/notices';
 import { lookupIn, type Lookup } from '../shared/mix/lookup';
 
-/** Shows a part of the page within everything that it expects around it. */
-export function show(part: ReactElement): RenderResult {
+/** Shows a part of the page within everything that it expects around it; `at` is its address, `path` how a route reads it. */
+export function show(part: ReactElement, { at = '/', path = '*' }: { at?: string; path?: string } = {}): RenderResult {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   return render(part, {
     wrapper: ({ children }) => (
       <QueryClientProvider client={client}>
         <NoticeProvider>
           <Tooltip.Provider>
-            <MemoryRouter>{children}</MemoryRouter>
+            <MemoryRouter initialEntries={[at]}>
+              <Routes>
+                <Route path={path} element={children} />
+                <Route path="*" element={<Elsewhere />} />
+              </Routes>
+            </MemoryRouter>
           </Tooltip.Provider>
         </NoticeProvider>
       </QueryClientProvider>
     ),
   });
 }
+
+/** Where the page has gone to from what a test shows. */
+const Elsewhere = () => <p data-testid="elsewhere">{useLocation().pathname}</p>;
 
 /** One request that the page made. */
 export interface Asked {
