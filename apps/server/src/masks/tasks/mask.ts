@@ -29,6 +29,7 @@ export async function mask({ file }: MaskTask): Promise<MaskResult | TaskFailure
   let white = 0;
   for (const v of data) if (v >= 128) white++;
   const png = await sharp(data, { raw: { width: info.width, height: info.height, channels: 1 } })
+    .toColourspace('b-w')
     .png({ compressionLevel: 9 })
     .toBuffer();
   return { png, covers: white / data.length };
