@@ -4,8 +4,7 @@
  * long campaigns (`e2e/`, `bench/src/soak/`), which count for the whole tree only. Generated files, data, and the
  * sources of kernels, whose twins are the tests, are not counted at all.
  */
-import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -25,13 +24,20 @@ const forAll = (path) => isTest(path) || /^(e2e\/|bench\/src\/soak\/)/.test(path
 const counts = (path) =>
   /\.(ts|tsx|mjs|cjs|js)$/.test(path) && !/\.generated\.|^packages\/[a-z]+\/kernel\/|\.tmp\.ts$/.test(path);
 
+/** All files below a folder of the tree, without what is installed, built or kept beside it. */
+function* filesBelow(folder) {
+  for (const entry of readdirSync(join(root, folder), { withFileTypes: true })) {
+    const path = folder ? `${folder}/${entry.name}` : entry.name;
+    if (entry.isDirectory() && !/^(node_modules|dist|data|\..*)$/.test(entry.name)) yield* filesBelow(path);
+    else if (entry.isFile()) yield path;
+  }
+}
+
 /** Lines and lines of tests of each workspace, and of the whole tree. */
 export function testShares() {
-  const files = execFileSync('git', ['ls-files', '-co', '--exclude-standard'], { cwd: root, encoding: 'utf8' }).split(
-    '\n',
-  );
   const shares = { all: { lines: 0, tests: 0 } };
-  for (const path of files.filter((file) => counts(file) && existsSync(join(root, file)))) {
+  for (const path of filesBelow('')) {
+    if (!counts(path)) continue;
     const lines = readFileSync(join(root, path), 'utf8').split('\n').length - 1;
     const workspace = /^((packages|apps)\/[^/]+|[^/]+)\//.exec(path)?.[1] ?? 'root';
     const share = (shares[workspace] ??= { lines: 0, tests: 0 });
