@@ -1,14 +1,10 @@
-import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { applyFix, type Gives, type MixWarning } from '@urbild/core';
 import { useCallback, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
-import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
-import { keys } from '../../api/keys';
-import { useTakes } from '../../api/queries';
-import { useNotice } from '../../parts/notices';
-import { BenchTools } from './BenchTools';
+import type { Mix, MixInfluence, Take } from '../../api/client';
+import { useSources } from '../../shared/mix/useSources';
 import { BenchDialogs, type BenchDialog } from './BenchDialogs';
+import { BenchDrag } from './BenchDrag';
+import { BenchTools } from './BenchTools';
 import { Course } from './Course';
 import { moved, showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
@@ -16,11 +12,11 @@ import { MixName } from './MixName';
 import { Readings } from './Readings';
 import { RenderFoot } from './RenderFoot';
 import { Settings } from './Settings';
-import { Tray, type TrayItem } from './Tray';
+import { Tray } from './Tray';
+import { useBenchKeys } from './useBenchKeys';
 import { useBenchMix } from './useBenchMix';
+import { useBenchTakes } from './useBenchTakes';
 import { useCarried } from './useCarried';
-import { useSources } from '../../shared/mix/useSources';
-import { useKeys } from '../../shared/keys/useKeys';
 
 interface Props {
   readonly stored: Mix;
@@ -34,44 +30,15 @@ const NONE: readonly Take[] = [];
 
 /** The instrument: tray, light table, readings, and the course below. */
 export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
-  const client = useQueryClient();
-  const tell = useNotice();
-  const [search, setSearch] = useSearchParams();
-  const [dragged, setDragged] = useState<TrayItem | undefined>(undefined);
-  const [followed, setFollowed] = useState<string | undefined>(undefined);
   const [open, setOpen] = useState<BenchDialog | undefined>(undefined);
   const [painting, setPainting] = useState<string | undefined>(undefined);
-  const { data: all, isPending } = useTakes(stored.id);
-  const askFor = useMutation({
-    mutationFn: ({ quality, seed }: { quality: Take['quality']; seed?: number }) =>
-      ask(api.POST('/api/v1/takes', { body: { mixId: stored.id, quality, seed } })),
-    onSuccess: (take) => {
-      client.setQueryData<Take[]>(keys.takes(stored.id), (takes) => [
-        take,
-        ...(takes ?? []).filter((t) => t.id !== take.id),
-      ]);
-      setFollowed(take.id);
-    },
-    onError: (error) => tell(error.message, { grave: true }),
-  });
-  const follows = search.get('drafts') !== 'off';
+  const takes = useBenchTakes(stored.id);
+  const { all, kept, shown, isPending, show, cancel, follows } = takes;
   const bench = useBenchMix(stored, () => {
-    if (follows) askFor.mutate({ quality: 'draft' });
+    if (follows) takes.ask({ quality: 'draft' });
   });
-  const { mix, change, save, undo, redo } = bench;
+  const { mix, change, save } = bench;
   const lookup = useSources(mix.influences);
-  const takes = useMemo(() => (all ?? []).filter((t) => t.quality !== 'draft'), [all]);
-  const asked = search.get('take');
-  const show = useCallback(
-    (take: Take) => {
-      setFollowed(undefined);
-      setSearch((before) => new URLSearchParams([...[...before].filter(([k]) => k !== 'take'), ['take', take.id]]), {
-        replace: true,
-      });
-    },
-    [setSearch],
-  );
-  const shown = all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? takes[0] ?? all?.[0];
   const warnings = useMemo(() => warningsFor(mix, lookup, gives, shown), [mix, lookup, gives, shown]);
   const add = useCallback(
     (influence: MixInfluence) =>
@@ -83,62 +50,23 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const render = async (count = 1) => {
     await save();
     for (let k = 0; k < count; k++)
-      askFor.mutate({ quality: 'proof', ...(k ? { seed: (mix.settings.seed + k) % 0x100000000 } : {}) });
+      takes.ask({ quality: 'proof', ...(k ? { seed: (mix.settings.seed + k) % 0x100000000 } : {}) });
   };
-  const cancel = useCallback(
-    (take: Take) =>
-      void ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: take.id } } }))
-        .then(() => client.invalidateQueries({ queryKey: keys.takes(stored.id) }))
-        .catch((e: Error) => tell(e.message, { grave: true })),
-    [client, tell, stored.id],
-  );
+  useBenchKeys({ render: () => void render(), undo: bench.undo, redo: bench.redo });
   const current = !!shown && showsMix(shown, mix);
   const fresh = !mix.prompt.trim();
   // while a weight is dragged neither of them changes: only the course is drawn anew
   const tray = useMemo(() => <Tray gives={gives} onAdd={add} />, [gives, add]);
-  const table = useMemo(
-    () => (
-      <LightTable
-        take={shown}
-        takes={takes}
-        current={current}
-        loading={isPending}
-        fresh={fresh}
-        onShow={show}
-        onCancel={cancel}
-      />
-    ),
-    [shown, takes, current, isPending, fresh, show, cancel],
-  );
-  useKeys(
-    ({ key, mod }) => {
-      if (!mod || key !== 'Enter') return false;
-      void render();
-      return true;
-    },
-    { everywhere: true },
-  );
-  useKeys(({ key, mod, shift }) => {
-    if (!mod || key !== 'z') return false;
-    (shift ? redo : undo)();
-    return true;
-  });
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
-  const onDragEnd = ({ over, active }: DragEndEvent) => {
-    setDragged(undefined);
-    const { item, lane } = active.data.current as { item?: TrayItem; lane?: string };
-    const onto = String(over?.id ?? '');
-    if (lane && onto.startsWith('lane '))
-      change((m) => ({ ...m, influences: moved(m.influences, lane, onto.slice(5)) }));
-    else if (item && (onto === 'course' || onto.startsWith('lane '))) add(item.influence);
+  const table = useMemo(() => {
+    const state = { current, fresh, loading: isPending };
+    return <LightTable take={shown} takes={kept} {...state} onShow={show} onCancel={cancel} />;
+  }, [shown, kept, current, isPending, fresh, show, cancel]);
+  const close = () => {
+    setOpen(undefined);
+    setPainting(undefined);
   };
   return (
-    <DndContext
-      sensors={sensors}
-      onDragStart={({ active }) => setDragged((active.data.current as { item?: TrayItem }).item)}
-      onDragEnd={onDragEnd}
-      onDragCancel={() => setDragged(undefined)}
-    >
+    <BenchDrag onAdd={add} onMove={(lane, to) => change((m) => ({ ...m, influences: moved(m.influences, lane, to) }))}>
       <h1 className="sr-only">Bench: {mix.name}</h1>
       <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
         {tray}
@@ -166,15 +94,9 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
           </div>
           <RenderFoot
             bench={bench}
-            busy={askFor.isPending}
+            busy={takes.asking}
             follows={follows}
-            onFollows={(on) =>
-              setSearch(
-                (b) =>
-                  new URLSearchParams([...[...b].filter(([k]) => k !== 'drafts'), ...(on ? [] : [['drafts', 'off']])]),
-                { replace: true },
-              )
-            }
+            onFollows={takes.setFollows}
             onRender={(count) => void render(count)}
           />
         </aside>
@@ -199,21 +121,13 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       <BenchDialogs
         open={open}
         painting={painting}
-        onClose={() => {
-          setOpen(undefined);
-          setPainting(undefined);
-        }}
+        onClose={close}
         mixId={stored.id}
         bench={bench}
         lookup={lookup}
         take={shown}
         takes={all ?? NONE}
       />
-      <DragOverlay dropAnimation={null}>
-        {dragged?.thumbnailUrl && (
-          <img src={dragged.thumbnailUrl} alt="" className="size-16 object-cover opacity-85 shadow-xl" />
-        )}
-      </DragOverlay>
-    </DndContext>
+    </BenchDrag>
   );
 }

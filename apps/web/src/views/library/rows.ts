@@ -53,3 +53,26 @@ export function justify<T>(
   if (open.length) close((width - gap * (open.length - 1)) / aspects <= height);
   return rows;
 }
+
+/** A picture of the library in a row: its id and its aspect (width / height). */
+export interface Cell {
+  readonly id: string;
+  readonly aspect: number;
+}
+
+/** The number of the row that has a picture, -1 if none has. */
+export const rowOf = (rows: readonly Row<Cell>[], id: string) =>
+  rows.findIndex((r) => r.items.some((p) => p.item.id === id));
+
+/** The picture of another row that stands nearest to the middle of this one; nothing where there is no other row. */
+export function nearest(
+  others: readonly Placed<Cell>[] | undefined,
+  row: Row<Cell> | undefined,
+  id: string,
+): string | undefined {
+  const own = row?.items.find((p) => p.item.id === id);
+  if (!others || !own) return undefined;
+  const middle = own.x + own.width / 2;
+  const distance = (p: Placed<Cell>) => Math.abs(p.x + p.width / 2 - middle);
+  return others.reduce((best, p) => (distance(p) < distance(best) ? p : best)).item.id;
+}

@@ -1,0 +1,84 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { api, ask, type Take } from '../../api/client';
+import { keys } from '../../api/keys';
+import { useTakes } from '../../api/queries';
+import { useNotice } from '../../parts/notices';
+
+/** What a take is asked for with. */
+interface Wish {
+  readonly quality: Take['quality'];
+  /** The mix's own when absent. */
+  readonly seed?: number;
+}
+
+/** The takes of the mix on the bench: which one lies on the table, and how others are asked for. */
+export interface BenchTakes {
+  /** All of them, drafts included; undefined until they have come. */
+  readonly all: readonly Take[] | undefined;
+  /** Those that stand in the strip: no drafts. */
+  readonly kept: readonly Take[];
+  readonly shown: Take | undefined;
+  readonly isPending: boolean;
+  /** Lays one on the table; the address keeps it. */
+  readonly show: (take: Take) => void;
+  readonly ask: (wish: Wish) => void;
+  readonly asking: boolean;
+  readonly cancel: (take: Take) => void;
+  /** Whether a draft follows every change; the address keeps it. */
+  readonly follows: boolean;
+  readonly setFollows: (on: boolean) => void;
+}
+
+const replace = { replace: true } as const;
+const set = (before: URLSearchParams, key: string, value: string | undefined) =>
+  new URLSearchParams([...[...before].filter(([k]) => k !== key), ...(value === undefined ? [] : [[key, value]])]);
+
+/** The takes of a mix. What was asked for last is shown as it grows, until somebody shows another. */
+export function useBenchTakes(mixId: string): BenchTakes {
+  const client = useQueryClient();
+  const tell = useNotice();
+  const [search, setSearch] = useSearchParams();
+  const [followed, setFollowed] = useState<string | undefined>(undefined);
+  const { data: all, isPending } = useTakes(mixId);
+  const askFor = useMutation({
+    mutationFn: (wish: Wish) => ask(api.POST('/api/v1/takes', { body: { mixId, ...wish } })),
+    onSuccess: (take) => {
+      client.setQueryData<Take[]>(keys.takes(mixId), (takes) => [
+        take,
+        ...(takes ?? []).filter((t) => t.id !== take.id),
+      ]);
+      setFollowed(take.id);
+    },
+    onError: (error) => tell(error.message, { grave: true }),
+  });
+  const kept = useMemo(() => (all ?? []).filter((t) => t.quality !== 'draft'), [all]);
+  const asked = search.get('take');
+  const show = useCallback(
+    (take: Take) => {
+      setFollowed(undefined);
+      setSearch((before) => set(before, 'take', take.id), replace);
+    },
+    [setSearch],
+  );
+  const cancel = useCallback(
+    (take: Take) =>
+      void ask(api.POST('/api/v1/takes/{id}/cancel', { params: { path: { id: take.id } } }))
+        .then(() => client.invalidateQueries({ queryKey: keys.takes(mixId) }))
+        .catch((e: Error) => tell(e.message, { grave: true })),
+    [client, tell, mixId],
+  );
+  return {
+    all,
+    kept,
+    shown: all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? kept[0] ?? all?.[0],
+    isPending,
+    show,
+    ask: askFor.mutate,
+    asking: askFor.isPending,
+    cancel,
+    follows: search.get('drafts') !== 'off',
+    setFollows: (on) => setSearch((before) => set(before, 'drafts', on ? undefined : 'off'), replace),
+  };
+}
