@@ -2,19 +2,22 @@
 import { EntityManager } from '@mikro-orm/core';
 import type { MixDto } from '../mixes/mix.dto';
 import { requestHash } from '../takes/renderPlan';
-import { ENGINE, engineName } from '../takes/presentEngine';
+import { ENGINE, engineName, type EngineVersion, type TakeEngine } from '../takes/takeEngine';
 import type { TakeDto } from '../takes/take.dto';
 import { TakeEntity, type Take } from '../takes/take.entity';
 import { bringIn, newMix, openStudio, type TestStudio } from '../test/studio';
 import type { SeriesDto } from './series.dto';
 
-const OLD = { name: ENGINE.name, version: '0.1.0' };
+let present: EngineVersion;
+let old: EngineVersion;
 let studio: TestStudio;
 let mix: MixDto;
 let em: EntityManager;
 
 beforeAll(async () => {
   studio = await openStudio();
+  present = studio.app.get<TakeEngine>(ENGINE).capabilities;
+  old = { name: present.name, version: '0.1.0' };
   mix = await newMix(studio, await bringIn(studio));
 });
 beforeEach(() => {
@@ -36,8 +39,8 @@ async function drawnBefore(prompt: string, older: (take: Take) => void = () => {
   await post(`/series/${made.id}/render`, { quality: 'draft' }, 202);
   await studio.jobs.idle();
   const take = await em.findOneOrFail(TakeEntity, { shotId: made.shots[0].id });
-  take.origin = { ...take.origin, engine: OLD };
-  take.requestHash = requestHash(take.origin.request, OLD);
+  take.origin = { ...take.origin, engine: old };
+  take.requestHash = requestHash(take.origin.request, old);
   older(take);
   await em.flush();
   return get(`/series/${made.id}`);
@@ -47,7 +50,7 @@ test('a take of an older engine is up to date, says who made it, and nothing ren
   const series = await drawnBefore('Ilse in the harbour');
   const [shot] = series.shots;
   expect(shot.stale).toEqual([]);
-  expect(shot.takes[0]).toMatchObject({ engine: engineName(OLD), olderEngine: true });
+  expect(shot.takes[0]).toMatchObject({ engine: engineName(old), olderEngine: true });
   expect(await post(`/series/${series.id}/render`, { quality: 'draft' }, 202)).toEqual({ queued: 0 });
 });
 
@@ -55,7 +58,7 @@ test('an older engine that was told in other fields does not make it stale; othe
   const series = await drawnBefore('Brom in the marsh at dawn', (take) => {
     const { spread: _, ...request } = take.origin.request;
     take.origin = { ...take.origin, request: request as typeof take.origin.request };
-    take.requestHash = requestHash(take.origin.request, OLD);
+    take.requestHash = requestHash(take.origin.request, old);
   });
   const [shot] = series.shots;
   expect(shot.stale).toEqual([]);
@@ -76,7 +79,7 @@ test('another picture of a reference does make it stale', async () => {
       pictures: i.pictures.map((p) => ({ ...p, content: 'f'.repeat(64) })),
     }));
     take.origin = { ...take.origin, request: { ...request, influences } };
-    take.requestHash = requestHash(take.origin.request, OLD);
+    take.requestHash = requestHash(take.origin.request, old);
   });
   expect(series.shots[0].stale).toEqual(['a reference was prepared anew']);
 });
@@ -85,16 +88,16 @@ test('redrawing makes a take of its own beside the one before', async () => {
   const before = await post<TakeDto>('/takes', { mixId: mix.id, quality: 'draft', seed: 9 });
   await studio.jobs.idle();
   const row = await em.findOneOrFail(TakeEntity, { id: before.id });
-  row.origin = { ...row.origin, engine: OLD };
-  row.requestHash = requestHash(row.origin.request, OLD);
+  row.origin = { ...row.origin, engine: old };
+  row.requestHash = requestHash(row.origin.request, old);
   await em.flush();
-  expect(await get<TakeDto>(`/takes/${before.id}`)).toMatchObject({ engine: engineName(OLD), olderEngine: true });
+  expect(await get<TakeDto>(`/takes/${before.id}`)).toMatchObject({ engine: engineName(old), olderEngine: true });
   const asked = await post<TakeDto>(`/takes/${before.id}/redraw`);
   expect(asked).toMatchObject({ fromTakeId: before.id, olderEngine: false, seed: 9, prompt: before.prompt });
   expect(asked.settings).toEqual(before.settings);
   await studio.jobs.idle();
   const after = await get<TakeDto>(`/takes/${asked.id}`);
-  expect(after).toMatchObject({ status: 'done', engine: engineName(ENGINE) });
+  expect(after).toMatchObject({ status: 'done', engine: engineName(present) });
   expect((await get<TakeDto>(`/takes/${before.id}`)).pictureUrl).toBe(
     (await em.fork().findOneOrFail(TakeEntity, { id: before.id })).pictureHash
       ? after.pictureUrl
@@ -113,11 +116,11 @@ test('what waited while the engine was brought up to date is drawn by the new on
   const asked = await post<TakeDto>('/takes', { mixId: mix.id, quality: 'draft', seed: 77 });
   const row = await em.findOneOrFail(TakeEntity, { id: asked.id });
   expect(row.status).toBe('queued');
-  row.origin = { ...row.origin, engine: OLD };
-  row.requestHash = requestHash(row.origin.request, OLD);
+  row.origin = { ...row.origin, engine: old };
+  row.requestHash = requestHash(row.origin.request, old);
   await em.flush();
   await studio.jobs.idle();
   const done = await em.fork().findOneOrFail(TakeEntity, { id: row.id });
-  expect(done).toMatchObject({ status: 'done', requestHash: requestHash(done.origin.request, ENGINE) });
-  expect(done.origin.engine.version).toBe(ENGINE.version);
+  expect(done).toMatchObject({ status: 'done', requestHash: requestHash(done.origin.request, present) });
+  expect(done.origin.engine.version).toBe(present.version);
 });

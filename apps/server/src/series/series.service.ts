@@ -1,5 +1,5 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { ownDifferences, ownText } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
@@ -8,6 +8,7 @@ import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { TakeEntity, type Take } from '../takes/take.entity';
+import { ENGINE, type TakeEngine } from '../takes/takeEngine';
 import { ownToDto } from './ownSettings';
 import type { ChangeSeriesDto, NewSeriesDto, SeriesDto, SeriesSummaryDto, ShotDto } from './series.dto';
 import { SeriesEntity, ShotEntity, type Series, type Shot } from './series.entity';
@@ -24,6 +25,7 @@ export class SeriesService {
     private readonly plans: SeriesPlanService,
     private readonly runs: SeriesRunService,
     private readonly events: EventsService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   async list(): Promise<SeriesSummaryDto[]> {
@@ -85,7 +87,7 @@ export class SeriesService {
       }),
       stale: this.plans.staleness(plan, shot, takes),
       leadId: leadOf(takes)?.id,
-      takes: takes.map((t) => toShotTakeDto(t, t.controlId ? controls.get(t.controlId) : undefined)),
+      takes: takes.map((t) => toShotTakeDto(t, controls.get(t.controlId ?? ''), this.engine.capabilities)),
       version,
     };
   }

@@ -1,5 +1,5 @@
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { RenderRequest } from '@urbild/engine';
 import { isDeepStrictEqual } from 'util';
 import { differences, stateOfShot, type MixInfluence, type MixState } from '@urbild/core';
@@ -8,7 +8,7 @@ import { SourcesService } from '../mixes/sources.service';
 import { Problem } from '../platform/problems/problem';
 import { requestHash } from '../takes/renderPlan';
 import type { Take } from '../takes/take.entity';
-import { byOlderEngine } from '../takes/presentEngine';
+import { byOlderEngine, ENGINE, type TakeEngine } from '../takes/takeEngine';
 import { TakeQueue, type RequestMaker } from '../takes/takeQueue.service';
 import type { Series, Shot } from './series.entity';
 
@@ -31,6 +31,7 @@ export class SeriesPlanService {
     private readonly em: EntityManager,
     private readonly queue: TakeQueue,
     private readonly sources: SourcesService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   async planOf(series: Series, shots: readonly Shot[]): Promise<SeriesPlan> {
@@ -68,7 +69,7 @@ export class SeriesPlanService {
     if (take.requestHash === requestHash(request, take.origin.engine)) return true;
     // an older version may have been told the same in other fields: then what a person set, and the pictures, decide
     return (
-      byOlderEngine(take) &&
+      byOlderEngine(take, this.engine.capabilities) &&
       !differences(this.stateBehind(take, state), state, (i) => plan.nameOf(i)).length &&
       isDeepStrictEqual(picturesOf(take.origin.request), picturesOf(request))
     );

@@ -2,7 +2,7 @@ import { ApiProperty } from '@nestjs/swagger';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import type { Take, TakeStatus } from '../takes/take.entity';
-import { byOlderEngine, engineName } from '../takes/presentEngine';
+import { byOlderEngine, engineName, type EngineVersion } from '../takes/takeEngine';
 import { ControlDto, TAKE_STATUSES } from '../takes/take.dto';
 
 /** How far a take came on the way to one influence. */
@@ -45,8 +45,8 @@ export class ShotTakeDto {
   @ApiProperty() version!: number;
 }
 
-/** The form in which a take of a shot leaves the server. */
-export function toShotTakeDto(t: Take, control: Take | undefined): ShotTakeDto {
+/** The form in which a take of a shot leaves the server; `present` is the engine of today. */
+export function toShotTakeDto(t: Take, control: Take | undefined, present: EngineVersion): ShotTakeDto {
   const { seed, width, height } = t.origin.request;
   const url = (hash: string | null | undefined) => (hash ? blobUrl(hash) : undefined);
   return {
@@ -70,7 +70,7 @@ export function toShotTakeDto(t: Take, control: Take | undefined): ShotTakeDto {
     wordsKept: t.measurements?.wordsKept,
     error: t.error ?? undefined,
     engine: engineName(t.origin.engine),
-    olderEngine: byOlderEngine(t),
+    olderEngine: byOlderEngine(t, present),
     keeper: t.keeper,
     rating: t.rating,
     rejected: t.rejected,

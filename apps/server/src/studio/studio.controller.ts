@@ -1,9 +1,9 @@
 import { EntityManager } from '@mikro-orm/core';
-import { Controller, Get } from '@nestjs/common';
+import { Controller, Get, Inject } from '@nestjs/common';
 import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { GIVES, type Gives } from '@urbild/core';
 import { JobsService } from '../platform/jobs/jobs.service';
-import { ENGINE } from '../takes/presentEngine';
+import { ENGINE, type TakeEngine } from '../takes/takeEngine';
 import { DemoService } from './demo.service';
 
 class EngineDto {
@@ -34,12 +34,13 @@ export class StudioController {
     private readonly em: EntityManager,
     private readonly demo: DemoService,
     private readonly jobs: JobsService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   @Get()
   @ApiOkResponse({ type: StudioDto })
   async get(): Promise<StudioDto> {
-    const { name, version, gives } = ENGINE;
+    const { name, version, gives } = this.engine.capabilities;
     return {
       name: 'The Tidepost',
       engine: { name, version, gives: [...gives] },

@@ -1,5 +1,5 @@
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { settingsIn, type MixSettings } from '@urbild/core';
 import type { MixDto } from '../mixes/mix.dto';
 import type { RenderRequest } from '@urbild/engine';
@@ -9,7 +9,7 @@ import { Problem } from '../platform/problems/problem';
 import { aspectOf } from './renderPlan';
 import type { TakeDto } from './take.dto';
 import type { Take } from './take.entity';
-import { ENGINE } from './presentEngine';
+import { ENGINE, type TakeEngine } from './takeEngine';
 import { TakeQueue, type TakeOrder } from './takeQueue.service';
 import { TakesService } from './takes.service';
 
@@ -25,6 +25,7 @@ export class GoOnService {
     private readonly takes: TakesService,
     private readonly mixes: MixesService,
     private readonly queue: TakeQueue,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   /** The same picture larger: it is started from, and its own references draw what is between the pixels. */
@@ -33,9 +34,10 @@ export class GoOnService {
     const { request } = take.origin;
     const side = (v: number) => Math.round((v * times) / 8) * 8;
     const [width, height] = [side(request.width), side(request.height)];
-    if (Math.max(width, height) > ENGINE.maxSide)
+    const { maxSide } = this.engine.capabilities;
+    if (Math.max(width, height) > maxSide)
       throw Problem.conflict(
-        `${width} x ${height} px are more than the engine draws: at most ${ENGINE.maxSide} on the longer side.`,
+        `${width} x ${height} px are more than the engine draws: at most ${maxSide} on the longer side.`,
       );
     const start = { content: take.pictureHash!, change: ENLARGED };
     const { mask: _, ...rest } = request;

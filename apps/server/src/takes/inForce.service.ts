@@ -1,5 +1,5 @@
 import { EntityManager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { samePreparation, UNPREPARED, type MixInfluence } from '@urbild/core';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { ReferenceEntity } from '../library/reference.entity';
@@ -8,7 +8,7 @@ import type { Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { SourcesService } from '../mixes/sources.service';
 import { JobsService } from '../platform/jobs/jobs.service';
-import { ENGINE, engineName } from './presentEngine';
+import { ENGINE, engineName, type TakeEngine } from './takeEngine';
 import { TakeQueue } from './takeQueue.service';
 import { usualTime } from './usualTime';
 
@@ -21,6 +21,7 @@ export class InForceService {
     private readonly sources: SourcesService,
     private readonly queue: TakeQueue,
     private readonly jobs: JobsService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   async of(mixId: string, quality: Quality): Promise<InForceDto> {
@@ -56,7 +57,7 @@ export class InForceService {
     return {
       width: request.width,
       height: request.height,
-      engine: engineName(ENGINE),
+      engine: engineName(this.engine.capabilities),
       usually: await usualTime(this.em, quality),
       ahead: (await this.jobs.line('take')).length,
       startUrl: request.start && blobUrl(request.start.content),

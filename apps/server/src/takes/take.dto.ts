@@ -6,7 +6,7 @@ import { blobUrl } from '../platform/blobs/blobUrl';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { aspectOf } from './renderPlan';
-import { byOlderEngine, engineName } from './presentEngine';
+import { byOlderEngine, engineName, type EngineVersion } from './takeEngine';
 import type { Take, TakeStatus } from './take.entity';
 import { IsId, Optional } from '../platform/input/decorators';
 
@@ -164,8 +164,8 @@ function faceBox({ eyes, chin }: FaceFrame, aspect: number): number[] {
   );
 }
 
-/** The form in which a take leaves the server. */
-export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
+/** The form in which a take leaves the server; `present` is the engine of today. */
+export function toTakeDto(t: Take, control: Take | undefined, present: EngineVersion): TakeDto {
   const { request, influences, settings } = t.origin;
   const timings = t.measurements?.timings;
   return {
@@ -207,7 +207,7 @@ export function toTakeDto(t: Take, control: Take | undefined): TakeDto {
     unheard: [...(t.unheard ?? [])],
     error: t.error ?? undefined,
     engine: engineName(t.origin.engine),
-    olderEngine: byOlderEngine(t),
+    olderEngine: byOlderEngine(t, present),
     keeper: t.keeper,
     rating: t.rating,
     rejected: t.rejected,

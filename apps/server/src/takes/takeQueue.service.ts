@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import type { EntityManager as Manager } from '@mikro-orm/core';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { RenderRequest } from '@urbild/engine';
 import { randomUUID } from 'crypto';
 import type { MixState, Start } from '@urbild/core';
@@ -11,8 +11,8 @@ import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
-import { ENGINE } from './presentEngine';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
+import { ENGINE, type EngineVersion, type TakeEngine } from './takeEngine';
 import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take, type TakeOrigin, type TakeTrial } from './take.entity';
 
@@ -52,6 +52,7 @@ export class TakeQueue {
     private readonly jobs: JobsService,
     private readonly events: EventsService,
     private readonly sources: SourcesService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   /** The request that a take of these settings would be rendered from. */
@@ -131,7 +132,7 @@ export class TakeQueue {
     const control =
       isControl(request) || !controlled ? undefined : await this.controlOf(em, request, quality, controls);
     return em.create(TakeEntity, {
-      ...fields(request, quality, made),
+      ...fields(request, quality, made, this.engine.capabilities),
       mixId: mixId ?? null,
       shotId: shotId ?? null,
       fromTakeId: fromTakeId ?? null,
@@ -149,19 +150,23 @@ export class TakeQueue {
     made: Map<string, Take>,
   ): Promise<Take> {
     const plain = controlRequest(request);
-    const hash = requestHash(plain, ENGINE);
+    const engine = this.engine.capabilities;
+    const hash = requestHash(plain, engine);
     const known =
       made.get(hash) ?? (await em.findOne(TakeEntity, { isControl: true, requestHash: hash, deletedAt: null }));
-    const control = known ?? em.create(TakeEntity, { ...fields(plain, quality, { influences: [] }), isControl: true });
+    const control =
+      known ?? em.create(TakeEntity, { ...fields(plain, quality, { influences: [] }, engine), isControl: true });
     made.set(hash, control);
     return control;
   }
 }
 
+/** What every new take begins with. */
 function fields(
   request: RenderRequest,
   quality: Quality,
   { influences, settings }: Pick<TakeOrigin, 'influences' | 'settings'>,
+  engine: EngineVersion,
 ) {
   return {
     id: randomUUID(),
@@ -173,8 +178,8 @@ function fields(
     controlled: true,
     quality,
     status: 'queued' as const,
-    requestHash: requestHash(request, ENGINE),
-    origin: { request, engine: { name: ENGINE.name, version: ENGINE.version }, influences, settings },
+    requestHash: requestHash(request, engine),
+    origin: { request, engine: { name: engine.name, version: engine.version }, influences, settings },
     keeper: false,
     rating: 0,
     rejected: false,

@@ -10,12 +10,10 @@ import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobCancelled, JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import type { Running } from '../platform/workers/task';
-import { WorkersService } from '../platform/workers/workers.service';
-import { RENDER } from './takes.tasks';
 import type { MeasuredReference, RenderedTake, RenderProgressShown } from './tasks/render';
 import { endControls } from './endTakes';
-import { byOlderEngine, ENGINE } from './presentEngine';
 import { requestHash } from './renderPlan';
+import { byOlderEngine, ENGINE, type EngineVersion, type TakeEngine } from './takeEngine';
 import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue } from './takeQueue.service';
@@ -35,7 +33,7 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
   constructor(
     @Inject(CONFIG) config: Config,
     private readonly jobs: JobsService,
-    private readonly workers: WorkersService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
     private readonly blobs: BlobStore,
     private readonly events: EventsService,
     private readonly sources: SourcesService,
@@ -76,12 +74,12 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     const take = await em.findOne(TakeEntity, { id });
     if (!take || take.status === 'done' || take.status === 'cancelled' || take.deletedAt) return;
     take.status = 'rendering';
-    drawnNow(take);
+    drawnNow(take, this.engine.capabilities);
     await em.flush();
     this.events.publish(takeEvent(take));
     const control = take.controlId ? await em.findOne(TakeEntity, { id: take.controlId }) : null;
     const needsControl = !!control && control.status !== 'done';
-    if (needsControl) drawnNow(control);
+    if (needsControl) drawnNow(control, this.engine.capabilities);
     if (control && needsControl) await this.render(em, control, take.id, undefined, 0, CONTROL_PART);
     const twin = await em.findOne(TakeEntity, {
       requestHash: take.requestHash,
@@ -123,11 +121,9 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
     from: number,
     to: number,
   ): Promise<void> {
-    const running = this.workers.start(
-      RENDER,
+    const running = this.engine.start(
       {
         request: target.origin.request,
-        blobDir: this.blobs.dir,
         control: control?.descriptorsHash ?? undefined,
         controlPicture: target.quality === 'draft' ? undefined : (control?.pictureHash ?? undefined),
         controlFigures: control?.measurements?.figures,
@@ -221,9 +217,10 @@ function copyResult(from: Take, to: Take): void {
 }
 
 /** What waited while the engine was brought up to date is drawn by the present one, and says so. */
-function drawnNow(take: Take): void {
-  if (!byOlderEngine(take)) return;
+function drawnNow(take: Take, { name, version }: EngineVersion): void {
+  const engine = { name, version };
+  if (!byOlderEngine(take, engine)) return;
   const { request } = take.origin;
-  take.origin = { ...take.origin, engine: { name: ENGINE.name, version: ENGINE.version } };
-  take.requestHash = requestHash(request, ENGINE);
+  take.origin = { ...take.origin, engine };
+  take.requestHash = requestHash(request, engine);
 }

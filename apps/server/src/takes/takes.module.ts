@@ -7,9 +7,11 @@ import { FromTakeController } from './fromTake.controller';
 import { SamplesController } from './samples.controller';
 import { TakesController } from './takes.controller';
 import { TallyController } from './tally.controller';
+import { BuiltInTakeEngine } from './builtInEngine';
 import { GoOnService } from './goOn.service';
 import { InForceService } from './inForce.service';
 import { SamplesService } from './samples.service';
+import { ENGINE } from './takeEngine';
 import { TakeQueue } from './takeQueue.service';
 import { TakeRenderer } from './takeRenderer';
 import { TakesService } from './takes.service';
@@ -19,7 +21,16 @@ import { TallyService } from './tally.service';
 @Module({
   imports: [LibraryModule, LooksModule, CastModule, MixesModule],
   controllers: [FromTakeController, SamplesController, TakesController, TallyController],
-  providers: [GoOnService, InForceService, SamplesService, TakeQueue, TakeRenderer, TakesService, TallyService],
-  exports: [SamplesService, TakeQueue, TakesService],
+  providers: [
+    { provide: ENGINE, useClass: BuiltInTakeEngine },
+    GoOnService,
+    InForceService,
+    SamplesService,
+    TakeQueue,
+    TakeRenderer,
+    TakesService,
+    TallyService,
+  ],
+  exports: [ENGINE, SamplesService, TakeQueue, TakesService],
 })
 export class TakesModule {}

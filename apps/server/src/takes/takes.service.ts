@@ -1,5 +1,5 @@
 import { EntityManager, type SqlEntityManager } from '@mikro-orm/better-sqlite';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { MixState } from '@urbild/core';
 import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
@@ -10,6 +10,7 @@ import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { dropTakes, endControls, oldDrafts } from './endTakes';
 import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
+import { ENGINE, type TakeEngine } from './takeEngine';
 import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take } from './take.entity';
 import { TakeQueue, type TakeLinks } from './takeQueue.service';
@@ -27,6 +28,7 @@ export class TakesService {
     private readonly events: EventsService,
     private readonly queue: TakeQueue,
     private readonly versions: MixVersionsService,
+    @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
   /** Lets somebody who stands above take part in the keeping of a take, in the same transaction. */
@@ -135,7 +137,7 @@ export class TakesService {
 
   async change(id: string, change: ChangeTakeDto): Promise<TakeDto> {
     const take = await this.find(id);
-    requireVersion(take, change.version, (t) => toTakeDto(t, undefined));
+    requireVersion(take, change.version, (t) => this.dto(t));
     if (change.keeper !== undefined) take.keeper = change.keeper;
     if (change.rating !== undefined) take.rating = change.rating;
     if (change.rejected !== undefined) take.rejected = change.rejected;
@@ -211,10 +213,14 @@ export class TakesService {
     return unfinished;
   }
 
+  private dto(take: Take, control?: Take): TakeDto {
+    return toTakeDto(take, control, this.engine.capabilities);
+  }
+
   /** Takes with their controls, as they leave the server. */
   async present(takes: readonly Take[]): Promise<TakeDto[]> {
     const ids = takes.flatMap((t) => (t.controlId ? [t.controlId] : []));
     const controls = new Map((await this.em.find(TakeEntity, { id: { $in: ids } })).map((c) => [c.id, c]));
-    return takes.map((t) => toTakeDto(t, t.controlId ? controls.get(t.controlId) : undefined));
+    return takes.map((t) => this.dto(t, controls.get(t.controlId ?? '')));
   }
 }

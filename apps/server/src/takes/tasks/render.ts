@@ -21,6 +21,7 @@ import {
   figureDistances,
   RenderStopped,
   skyOf,
+  type Engine,
   type InfluenceRemark,
   type Raster,
   type RenderedFigure,
@@ -89,7 +90,7 @@ const BETWEEN_PREVIEWS = 110;
 /** A second thread, as long as nobody else needs the core. */
 const helper = new HelperThread();
 let alone = false;
-const engine = new BuiltInEngine(() => (alone ? helper : undefined));
+const engine: Engine = new BuiltInEngine(() => (alone ? helper : undefined));
 const pictures = new Map<string, Promise<Picture>>();
 
 /** The pixels of a blob as the engine takes them; the last few are kept. */

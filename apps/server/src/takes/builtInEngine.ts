@@ -1,0 +1,23 @@
+import { Injectable } from '@nestjs/common';
+import { BuiltInEngine } from '@urbild/engine';
+import { BlobStore } from '../platform/blobs/blobStore';
+import type { Running } from '../platform/workers/task';
+import { WorkersService } from '../platform/workers/workers.service';
+import type { EngineWork, TakeEngine } from './takeEngine';
+import { RENDER } from './takes.tasks';
+import type { RenderedTake, RenderProgressShown } from './tasks/render';
+
+/** The engine that comes with the studio, in worker threads. */
+@Injectable()
+export class BuiltInTakeEngine implements TakeEngine {
+  readonly capabilities = new BuiltInEngine().capabilities();
+
+  constructor(
+    private readonly workers: WorkersService,
+    private readonly blobs: BlobStore,
+  ) {}
+
+  start(work: EngineWork, onProgress: (progress: RenderProgressShown) => void): Running<RenderedTake> {
+    return this.workers.start(RENDER, { ...work, blobDir: this.blobs.dir }, onProgress);
+  }
+}
