@@ -61,14 +61,13 @@ export function fillClasses(
     const [w, h] = [width, height].map((s) => Math.max(16, Math.round(s * part * most)));
     const from = sources.map((s) => scaled(s, w, h));
     const to = scaled(wanted, w, h);
-    const level = new PatchLevel(
-      kernel,
-      w,
-      h,
-      from.map((s) => s.picture),
-      from.map((s) => blur(s.picture, 1)),
-      from.map((s) => places(s.classes)),
-    );
+    const level = new PatchLevel(kernel, {
+      width: w,
+      height: h,
+      references: from.map((s) => s.picture),
+      guides: from.map((s) => blur(s.picture, 1)),
+      places: from.map((s) => places(s.classes)),
+    });
     checkpoint();
     if (before) carryUp(before, level);
     else placePieces(level, from, to.classes, random);

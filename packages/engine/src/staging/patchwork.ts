@@ -12,14 +12,13 @@ export function patched(source: Picture, guide: Picture, seed: number, checkpoin
   kernel.seed(Math.imul(seed || 1, 0x9e3779b1) >>> 0);
   const random = new Random(seed || 1);
   const { width: w, height: h } = guide;
-  const level = new PatchLevel(
-    kernel,
-    w,
-    h,
-    [source],
-    [blur(source, 1)],
-    [heightsIn(source.width, source.height, HEIGHT)],
-  );
+  const level = new PatchLevel(kernel, {
+    width: w,
+    height: h,
+    references: [source],
+    guides: [blur(source, 1)],
+    places: [heightsIn(source.width, source.height, HEIGHT)],
+  });
   const [rect] = level.rects;
   for (let i = 0; i < level.field.length; i++) {
     const x = rect.x0 + Math.floor(random.next() * (rect.x1 - rect.x0));

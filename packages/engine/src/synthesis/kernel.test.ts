@@ -15,14 +15,13 @@ function noisy(width: number, height: number, seed: number): Picture {
 function work(kernel: PatchKernel, shares: readonly number[], quota = 0.05) {
   kernel.seed(12345);
   const references = [noisy(30, 24, 1), noisy(22, 26, 2)];
-  const level = new PatchLevel(
-    kernel,
-    28,
-    20,
+  const level = new PatchLevel(kernel, {
+    width: 28,
+    height: 20,
     references,
-    references,
-    references.map((r) => heightsIn(r.width, r.height, 0.06)),
-  );
+    guides: references,
+    places: references.map((r) => heightsIn(r.width, r.height, 0.06)),
+  });
   const random = new Random(3);
   const field = level.field;
   for (let i = 0; i < field.length; i++) {
@@ -69,14 +68,13 @@ test('references cover about as much as their share', () => {
 test('matching can be stopped between bands', () => {
   const kernel = createWasmKernel();
   const reference = noisy(30, 24, 1);
-  const level = new PatchLevel(
-    kernel,
-    20,
-    20,
-    [reference],
-    [reference],
-    [new Float32Array(reference.width * reference.height)],
-  );
+  const level = new PatchLevel(kernel, {
+    width: 20,
+    height: 20,
+    references: [reference],
+    guides: [reference],
+    places: [new Float32Array(reference.width * reference.height)],
+  });
   const stop = () => {
     throw new Error('stopped');
   };

@@ -55,15 +55,14 @@ export function matchRegion(task: RegionTask, kernel: PatchKernel, checkpoint: (
   const { wanted, references, detail, shares, over, before, rounds } = task;
   const { width: w, height: h } = wanted;
   kernel.seed(Math.imul(task.seed || 1, 0x9e3779b1) >>> 0);
-  const level = new PatchLevel(
-    kernel,
-    w,
-    h,
-    references.map((r) => r.picture),
-    references.map((r) => r.guide),
-    references.map((r) => r.places),
-    references.every((r) => r.surface) ? references.map((r) => r.surface!) : undefined,
-  );
+  const level = new PatchLevel(kernel, {
+    width: w,
+    height: h,
+    references: references.map((r) => r.picture),
+    guides: references.map((r) => r.guide),
+    places: references.map((r) => r.places),
+    surfaces: references.every((r) => r.surface) ? references.map((r) => r.surface!) : undefined,
+  });
   checkpoint();
   let current: Picture;
   if (before) {

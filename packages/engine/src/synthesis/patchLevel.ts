@@ -24,6 +24,20 @@ export interface MatchOptions {
   readonly phase: number;
 }
 
+/** What a level fills its target from: everything that is said of references has one entry for each of them. */
+export interface PatchSources {
+  /** Size of the target in px. */
+  readonly width: number;
+  readonly height: number;
+  readonly references: readonly Picture[];
+  /** The references softened, each in the size of its reference. */
+  readonly guides: readonly Picture[];
+  /** What else is compared of each of their pixels, as one number. */
+  readonly places: readonly Float32Array[];
+  /** For each of their pixels 1 where patches may be taken; everywhere when absent. */
+  readonly surfaces?: readonly Uint8Array[];
+}
+
 const BORDER = 3;
 const BAND = 48;
 
@@ -32,10 +46,14 @@ const FREE = 4096;
 
 /** One level of guided patch matching: the memory of a kernel laid out for one size of target and atlas. */
 export class PatchLevel {
+  /** Size of the target in px. */
+  readonly width: number;
+  readonly height: number;
   readonly rects: readonly AtlasRect[];
   readonly atlasWidth: number;
   readonly #atlasHeight: number;
   readonly #kernel: PatchKernel;
+  readonly #surfaces: readonly Uint8Array[] | undefined;
   readonly #blocksWide: number;
   readonly #blocksHigh: number;
   readonly #at: Readonly<
@@ -60,21 +78,11 @@ export class PatchLevel {
     >
   >;
 
-  /**
-   * `references` and their softened `guides` have equal sizes pair by pair; `places` are what else is compared of each of their
-   * pixels, as one number.
-   */
-  // eslint-disable-next-line max-params -- in the order in which the kernel's memory holds them
-  constructor(
-    kernel: PatchKernel,
-    readonly width: number,
-    readonly height: number,
-    references: readonly Picture[],
-    guides: readonly Picture[],
-    places: readonly Float32Array[],
-    /** Per reference and pixel: 1 where patches may be taken. Everywhere when absent. */
-    private readonly surfaces?: readonly Uint8Array[],
-  ) {
+  /** Lays out the kernel's memory and fills the atlas; what was in the memory before is gone. */
+  constructor(kernel: PatchKernel, { width, height, references, guides, places, surfaces }: PatchSources) {
+    this.width = width;
+    this.height = height;
+    this.#surfaces = surfaces;
     this.#kernel = kernel;
     const n = width * height;
     const W = (this.atlasWidth = references.reduce((s, r) => s + r.width, 0));
@@ -135,7 +143,7 @@ export class PatchLevel {
         bytes.fill(k, this.#at.owner + row, this.#at.owner + row + r.width);
         if (y < BORDER || y >= r.height - BORDER) continue;
         for (let x = BORDER; x < r.width - BORDER; x++)
-          bytes[this.#at.valid + row + x] = this.surfaces?.[k][y * r.width + x] ?? 1;
+          bytes[this.#at.valid + row + x] = this.#surfaces?.[k][y * r.width + x] ?? 1;
       }
       const rect = { x0: left + BORDER, y0: BORDER, x1: left + r.width - BORDER, y1: r.height - BORDER };
       rects.push(rect);

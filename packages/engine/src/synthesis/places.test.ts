@@ -27,7 +27,13 @@ test('of patches that look the same, those of the same kind of place are taken',
   const reference = grain(2);
   // its left half is a thing, its right half sky
   const sky = new Float32Array(W * H).map((_, i) => (i % W < W / 2 ? 0 : -0.3));
-  const level = new PatchLevel(createWasmKernel(), W, H, [reference], [reference], [sky]);
+  const level = new PatchLevel(createWasmKernel(), {
+    width: W,
+    height: H,
+    references: [reference],
+    guides: [reference],
+    places: [sky],
+  });
   const random = new Random(9);
   level.field.forEach((_, i) => {
     level.field[i] = (4 + Math.floor(random.next() * (H - 8))) * W + 4 + Math.floor(random.next() * (W - 8));
