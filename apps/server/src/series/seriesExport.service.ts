@@ -6,7 +6,7 @@ import { SourcesService } from '../mixes/sources.service';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';
 import { Problem } from '../platform/problems/problem';
 import { SERIES_EXPORT } from './series.tasks';
-import type { SheetPicture } from './tasks/seriesExport';
+import type { SheetPicture } from './tasks/contactSheet';
 import { WorkersService } from '../platform/workers/workers.service';
 import type { Take } from '../takes/take.entity';
 import { ConsistencyService } from './consistency.service';

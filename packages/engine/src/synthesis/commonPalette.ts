@@ -11,6 +11,7 @@ import { LeastRecentlyUsed } from './cache';
 import { amountOf, cloudOf, mixName } from './palette';
 import type { PaletteShare } from './paletteShare';
 import type { PreparedReference } from './reference';
+import { isWhole } from './whole';
 
 /** A reference recoloured to the palette that the picture has, and what is needed of it. */
 export type RecolouredReference = Pick<PreparedReference, 'picture' | 'areas'>;
@@ -34,7 +35,7 @@ export function toCommonPalette(
   stageKey: string,
 ): RecolouredReference {
   const amount = amountOf(palette);
-  const whole = amount > 0.999;
+  const whole = isWhole(amount);
   const key = [reference.key, mixName(palette), whole ? '' : `${amount.toFixed(6)}/${stageKey}`].join('>');
   return recoloured.get(key, () => {
     const towards = (name: string, targets: () => readonly Picture[], weights: readonly number[]) =>

@@ -1,6 +1,7 @@
 import { blurPlane, clonePicture, levelOf, resamplePlane, smoothstep, type Picture } from '@urbild/core';
 import { planeOf, REGION, regionTable } from '../painter/stage/region';
 import type { PaletteShare } from './paletteShare';
+import { softEdge } from './softEdge';
 
 /** How far the colours of a region are held, 0..1: faces most, then what a person is known by. */
 const HOLD = regionTable({
@@ -12,6 +13,7 @@ const HOLD = regionTable({
   [REGION.prop]: 0.5,
 });
 
+/** How far skin keeps its hue family where a look has colours, but none of that family. */
 const SKIN_KEEPS = 0.7;
 /** How much of a look's own marks is taken off skin, so that they do not cross a face. */
 const CALM = 0.5;
@@ -21,7 +23,7 @@ const CALMED = regionTable({ [REGION.skin]: CALM, [REGION.eye]: CALM });
 export function calmSkin(picture: Picture, guide: Picture, labels: Uint8Array): void {
   const { width: w, height: h } = picture;
   const skin = planeOf(labels, CALMED);
-  const mask = blurPlane(skin, w, h, Math.max(0.6, Math.max(w, h) / 640));
+  const mask = blurPlane(skin, w, h, softEdge(w, h));
   for (let c = 0; c < 3; c++) {
     const [p, q] = [picture.planes[c], guide.planes[c]];
     for (let i = 0; i < mask.length; i++) p[i] += mask[i] * (q[i] - p[i]);
@@ -30,8 +32,23 @@ export function calmSkin(picture: Picture, guide: Picture, labels: Uint8Array): 
 
 /** How far every pixel is held, softened by about a pixel so that no edge shows. */
 export function holdMask(labels: Uint8Array, width: number, height: number): Float32Array {
-  return blurPlane(planeOf(labels, HOLD), width, height, Math.max(0.6, Math.max(width, height) / 640));
+  return blurPlane(planeOf(labels, HOLD), width, height, softEdge(width, height));
 }
+
+/** Chroma in OKLab with the chroma gain from which on a pixel has a hue, and the cosine to a hue that is of its family: 45 degrees. */
+const HAS_HUE = 0.045;
+const OF_FAMILY = 0.7;
+/** Families of hues round the circle. */
+const FAMILIES = 12;
+/** The part of a reference from which on it surely has a hue. */
+const SHOWS_HUE = 0.012;
+/** Mean chroma of a reference without colours, and of one that surely has some. */
+const COLOURFUL = [0.02, 0.06] as const;
+/** Below this nothing is held; above `SURELY_SKIN` nothing but skin and eyes is. */
+const HARDLY_HELD = 0.02;
+const SURELY_SKIN = 0.8;
+/** The part of its own chroma that a figure keeps even where a look is nearly grey. */
+const KEEPS_CHROMA = 0.75;
 
 /**
  * Part of the picture in which a palette has colours of the same hue family (within 45 degrees), 0..1: whether a look
@@ -42,7 +59,7 @@ function huePart({ planes: [, a, b] }: Picture, hueA: number, hueB: number): num
   let inside = 0;
   for (let i = 0; i < a.length; i++) {
     const chroma = Math.sqrt(a[i] * a[i] + b[i] * b[i]);
-    if (chroma > 0.045 && (a[i] * hueA + b[i] * hueB) / (chroma * length) > 0.7) inside++;
+    if (chroma > HAS_HUE && (a[i] * hueA + b[i] * hueB) / (chroma * length) > OF_FAMILY) inside++;
   }
   return inside / a.length;
 }
@@ -66,27 +83,29 @@ export function keepHues(
 ): void {
   const total = palette.reduce((s, p) => s + p.share, 0);
   if (total <= 0) return;
-  const families = 12;
   const small = palette.map((p) => ({ share: p.share / total, areas: levelOf(p.reference.areas, 96) }));
-  const able = Array.from({ length: families }, (_, k) => {
-    const angle = ((k + 0.5) / families) * 2 * Math.PI - Math.PI;
+  const able = Array.from({ length: FAMILIES }, (_, k) => {
+    const angle = ((k + 0.5) / FAMILIES) * 2 * Math.PI - Math.PI;
     return small.reduce(
-      (s, p) => s + p.share * smoothstep(0, 0.012, huePart(p.areas, Math.cos(angle), Math.sin(angle))),
+      (s, p) => s + p.share * smoothstep(0, SHOWS_HUE, huePart(p.areas, Math.cos(angle), Math.sin(angle))),
       0,
     );
   });
   // skin keeps something of its hue under any look that has colours at all
-  const colourful = small.reduce((s, p) => s + p.share * smoothstep(0.02, 0.06, meanChroma(p.areas)), 0);
+  const colourful = small.reduce(
+    (s, p) => s + p.share * smoothstep(COLOURFUL[0], COLOURFUL[1], meanChroma(p.areas)),
+    0,
+  );
   const [, a0, b0] = stage.planes;
   const [, a1, b1] = moved.planes;
   for (let i = 0; i < mask.length; i++) {
     if (i % 0x8000 === 0) checkpoint();
-    if (mask[i] < 0.02) continue;
-    const family = Math.floor(((Math.atan2(b0[i], a0[i]) + Math.PI) / (2 * Math.PI)) * families) % families;
-    const k = mask[i] * (mask[i] > 0.8 ? Math.max(able[family], SKIN_KEEPS * colourful) : able[family]);
+    if (mask[i] < HARDLY_HELD) continue;
+    const family = Math.floor(((Math.atan2(b0[i], a0[i]) + Math.PI) / (2 * Math.PI)) * FAMILIES) % FAMILIES;
+    const k = mask[i] * (mask[i] > SURELY_SKIN ? Math.max(able[family], SKIN_KEEPS * colourful) : able[family]);
     const chroma = Math.hypot(a0[i], b0[i]) || 1e-6;
     // not more colourful than the look would have it, unless the look is nearly grey just here
-    const wanted = Math.min(chroma, Math.max(0.75 * chroma, Math.hypot(a1[i], b1[i])));
+    const wanted = Math.min(chroma, Math.max(KEEPS_CHROMA * chroma, Math.hypot(a1[i], b1[i])));
     a1[i] += k * ((a0[i] / chroma) * wanted - a1[i]);
     b1[i] += k * ((b0[i] / chroma) * wanted - b1[i]);
   }
@@ -147,6 +166,8 @@ export function evenHues(stage: Picture, moved: Picture, labels: Uint8Array): vo
 
 /** Broad chroma, OKLab with the chroma gain, by which matched marks may miss what they were to show. */
 const STRAY = 0.03;
+/** What is broad: a blur in px of 512, at half of the picture's size. */
+const STRAY_BREADTH = 2.5;
 
 /**
  * A small accent of a reference - its red sun, its one lit window - is no colour for whatever lies nearest to it: where the broad
@@ -162,7 +183,7 @@ export function takeStraysBack(
   if (strength <= 0) return;
   const { width: w, height: h } = picture;
   const [hw, hh] = [Math.max(1, w >> 1), Math.max(1, h >> 1)];
-  const sigma = Math.max(1, (2.5 * Math.max(w, h)) / 512);
+  const sigma = Math.max(1, (STRAY_BREADTH * Math.max(w, h)) / 512);
   const [a, b] = [1, 2].map((c) => {
     const [wanted, is] = [guide.planes[c], picture.planes[c]];
     const difference = wanted.map((v, i) => v - is[i]);

@@ -11,10 +11,17 @@ import { referenceLevel, type PreparedReference } from './reference';
 import type { Source } from './source';
 import { apply } from './applied';
 
+/** Blur of the references' guides, in px of 512. */
 const SOFTNESS = 3;
 /** Prints larger than this, px, are searched less at their finest levels: what is carried up is fine enough there. */
 const LARGE = 1024 * 768;
+/** Rounds of matching and voting at each level, coarse to fine; further levels have as many as the last. */
 const ROUNDS = [3, 3, 2, 2, 1];
+
+/** A level is literal, and its subjects may be taken, where weights go beyond 1 by this much or literalness is this high. */
+const LITERAL = 0.05;
+/** Where matching begins in a render's progress, and how much of it it is. */
+const PROGRESS = { from: 0.25, range: 0.7 };
 
 /** What matching needs besides the pictures. */
 export interface MatchContext {
@@ -70,7 +77,7 @@ export function matchLevels(
     checkpoint();
     const shares = weights.map((v) => v / total);
     const regionWeight = regionWeightOf(regions, strokes, shares);
-    const literal = levelPlan.over > 1.05 || levelPlan.literal.some((v) => v > 0.05);
+    const literal = levelPlan.over > 1 + LITERAL || levelPlan.literal.some((v) => v > LITERAL);
     const last = l === plan.levels.length - 1;
     const large = guide.width * guide.height > LARGE;
     const task: RegionTask = {
@@ -102,7 +109,11 @@ export function matchLevels(
     };
     if (last && inHalves(w, h)) current = matchHalves(task, kernel, checkpoint, input.helper);
     else ({ picture: current, carried: before } = matchRegion(task, kernel, checkpoint));
-    onStep(`level ${l + 1} of ${plan.levels.length}`, 0.25 + 0.7 * ((l + 1) / plan.levels.length) ** 2, current);
+    onStep(
+      `level ${l + 1} of ${plan.levels.length}`,
+      PROGRESS.from + PROGRESS.range * ((l + 1) / plan.levels.length) ** 2,
+      current,
+    );
   });
   return current;
 }

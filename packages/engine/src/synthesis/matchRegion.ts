@@ -3,9 +3,15 @@ import { carryUp, type Carried } from './carryUp';
 import type { PatchKernel } from './kernel';
 import { PatchLevel } from './patchLevel';
 
+/** What the guide counts against the texture, the marks themselves; less above weight 1. */
 const GUIDE_WEIGHT = 1.5;
+/** How many times more it counts where a picture has fine forms than where it has none. */
 const DETAIL_GAIN = 8;
+/** How far such forms are pulled back to what is wanted before each round but the first; less above weight 1. */
 const DETAIL_PULL = 0.85;
+/** What the texture counts in the first round, in which there are no marks yet. */
+const FIRST_TEXTURE = 0.3;
+/** The price of a crowded block of a reference, and of a reference that has more than its share. */
 const USAGE_PRICE = 0.003;
 const QUOTA_PRICE = 0.05;
 
@@ -50,7 +56,11 @@ export interface MatchedRegion {
   readonly carried: Carried;
 }
 
-/** Matches some rows of a level: the picture made of patches of the references that comes nearest to what is wanted. */
+/**
+ * Matches some rows of a level: the picture made of patches of the references that comes nearest to what is wanted. Guided as by
+ * Hertzmann et al. 2001 (Image Analogies), searched as by Barnes et al. 2009 (PatchMatch), voted as by Wexler et al. 2007, with a price
+ * on places that are used too often as by Kaspar et al. 2015 (Self Tuning Texture Optimization).
+ */
 export function matchRegion(task: RegionTask, kernel: PatchKernel, checkpoint: () => void): MatchedRegion {
   const { wanted, references, detail, shares, over, before, rounds } = task;
   const { width: w, height: h } = wanted;
@@ -85,7 +95,7 @@ export function matchRegion(task: RegionTask, kernel: PatchKernel, checkpoint: (
       current,
       {
         guide: GUIDE_WEIGHT / over,
-        texture: first ? 0.3 : 1,
+        texture: first ? FIRST_TEXTURE : 1,
         usage: USAGE_PRICE * over,
         quota: QUOTA_PRICE,
         shares,

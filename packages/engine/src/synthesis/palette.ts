@@ -14,6 +14,7 @@ import { keepHues } from './figureGuard';
 import type { PreparedReference } from './reference';
 import type { Extremes } from './ridges';
 import type { PaletteShare } from './paletteShare';
+import { isWhole } from './whole';
 
 /** How far references rule the colours together, 0..1. */
 export const amountOf = (palette: readonly PaletteShare[]): number =>
@@ -105,7 +106,7 @@ export function recolourDrawn(
   const amount = amountOf(palette);
   const total = palette.reduce((s, p) => s + p.share, 0) || 1;
   const kept = palette.reduce((s, p) => s + (own.has(p.reference) ? p.share / total : 0), 0);
-  if (kept * amount > 0.999) return clonePicture(drawn);
+  if (isWhole(kept * amount)) return clonePicture(drawn);
   const others = palette.filter((p) => !own.has(p.reference));
   const { small, moved: whole } = movedTo(
     drawn,
@@ -115,7 +116,9 @@ export function recolourDrawn(
     [...others.map((p) => p.share / total), kept],
   );
   checkpoint();
-  const none = amount > 0.999 ? whole : movedTo(drawn, drawnKey, stageKey, () => [cloudOf(stage, stageKey)], [1]).moved;
+  const none = isWhole(amount)
+    ? whole
+    : movedTo(drawn, drawnKey, stageKey, () => [cloudOf(stage, stageKey)], [1]).moved;
   checkpoint();
   const out = applyGuided(fitGuided(small, between(none, whole, amount), 5, 2e-4), drawn);
   checkpoint();
@@ -151,6 +154,8 @@ function between(a: Picture, b: Picture, amount: number): Picture {
 
 /** Local contrast may grow by this much: a wide palette on a stage of few tones sets its masses apart, not every wave. */
 const GAIN = 1.4;
+/** Lightness by which it may grow even where there was none. */
+const FREE_GAIN = 0.02;
 /** How far what was lost, and what grew too much, is set right. */
 const LOST = 0.5;
 const GROWN = 0.9;
@@ -170,7 +175,7 @@ function guardContrast(stage: Picture, out: Picture, palette: readonly PaletteSh
   for (let i = 0; i < L.length; i++) {
     const was = stage.planes[0][i] - before[i];
     const is = L[i] - after[i];
-    const most = GAIN * Math.abs(was) + 0.02;
+    const most = GAIN * Math.abs(was) + FREE_GAIN;
     const to = was * is < 0 || Math.abs(is) < Math.abs(was) ? was : Math.abs(is) > most ? Math.sign(is) * most : is;
     if (to === is) continue;
     const v = L[i] + (to === was ? LOST : GROWN) * amount * (to - is);
@@ -191,6 +196,9 @@ export const insistOnPalette = (picture: Picture, palette: readonly PaletteShare
         palette.map((p) => p.share),
         amount,
       );
+
+/** What is held of a figure by this much less than wholly is still held wholly when the palette is closed. */
+const HELD = 1.4;
 
 /**
  * What a finished picture misses of the palette that it was to have - between the stage's and the references', as far as these
@@ -219,7 +227,7 @@ export function closeOnPalette(
   const total = palette.reduce((s, p) => s + p.share, 0);
   const targets = [...palette.map((p) => levelOf(p.reference.picture, 96)), cloudOf(stage, stageKey)];
   // figures keep what they were given
-  const held = figures?.map((v) => Math.min(1, 1.4 * v)) ?? new Float32Array(picture.width * picture.height);
+  const held = figures?.map((v) => Math.min(1, HELD * v)) ?? new Float32Array(picture.width * picture.height);
   return closed(
     picture,
     targets,

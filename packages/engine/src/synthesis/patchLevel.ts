@@ -38,8 +38,14 @@ export interface PatchSources {
   readonly surfaces?: readonly Uint8Array[];
 }
 
+/** Px at the edge of a reference that are no centre of a patch. */
 const BORDER = 3;
+/** Rows that are matched between two looks at whether somebody has stopped the render. */
 const BAND = 48;
+/** The cost of a patch that has not been compared yet. */
+const UNMATCHED = 0.01;
+/** How fast what a patch says fades from its centre outwards, px. */
+const VOTE_SIGMA = 1.2;
 
 /** Where the kernel's own data ends. */
 const FREE = 4096;
@@ -117,7 +123,7 @@ export class PatchLevel {
     growTo(kernel, top + 1024);
     new Uint8Array(kernel.memory.buffer, FREE, top - FREE).fill(0);
     this.rects = this.#fillAtlas(references, guides, places);
-    this.#floats('cost', n).fill(0.01);
+    this.#floats('cost', n).fill(UNMATCHED);
   }
 
   #floats(name: keyof PatchLevel['addresses'], length: number): Float32Array {
@@ -298,7 +304,8 @@ export class PatchLevel {
     for (let i = 0; i < n; i++) weights[i] = Math.exp(cost[i] * scale) + 1e-3;
     const taps: number[] = [];
     for (let dy = -radius; dy <= radius; dy++)
-      for (let dx = -radius; dx <= radius; dx++) taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * 1.2 * 1.2)));
+      for (let dx = -radius; dx <= radius; dx++)
+        taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * VOTE_SIGMA * VOTE_SIGMA)));
     this.#floats('kernel', taps.length).set(taps);
     this.#kernel.vote(
       // what was matched is put there anew before it is matched again

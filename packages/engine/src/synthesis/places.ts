@@ -8,6 +8,8 @@ const HEIGHT_WEIGHT = 0.2;
 const REGION_WEIGHT = 0.22;
 /** From which order of its map on a reference has regions, and from which on there is no doubt. */
 const ORDERED = [0.25, 0.48] as const;
+/** What a stage and its references have in common, as a part of the picture, where regions begin to count and where they count fully. */
+const COMMON = [0.3, 0.6] as const;
 
 /**
  * How much regions count: fully where a stage and its references have much of the same kinds, not at all where they have little in
@@ -19,7 +21,7 @@ export function regionWeightOf(stage: RegionMap, sources: readonly Source[], sha
       sum + shares[k] * commonRegions(stage, regions) * smoothstep(ORDERED[0], ORDERED[1], regions.order),
     0,
   );
-  return REGION_WEIGHT * smoothstep(0.3, 0.6, common);
+  return REGION_WEIGHT * smoothstep(COMMON[0], COMMON[1], common);
 }
 
 /** What is compared where only the height in the picture counts: `weight` from its top to its foot. */

@@ -40,6 +40,9 @@ export interface SynthesisPlan extends AppliedLog {
 
 const PARTS = [1 / 8, 1 / 4, 1 / 2, 1] as const;
 
+/** How much of the fine detail that matching loses is given back: where something is read closely, and else. */
+const DETAIL = { close: 0.6, usual: 0.35 };
+
 /** What a reading leaves of a surface share: a hint brings no strokes, a loose reading no fine level. */
 function readSurface(reading: Reading, level: number, levels: number): number {
   if (reading === 'hint') return 0;
@@ -86,7 +89,7 @@ export function planSynthesis(influences: readonly ReadInfluence[], balance: num
     pose,
     identity,
     levels,
-    detail: close ? 0.6 : 0.35,
+    detail: close ? DETAIL.close : DETAIL.usual,
     log,
     applied: [],
   };

@@ -13,6 +13,7 @@ import {
 } from '@urbild/core';
 import { paletteFor, type MediumPalette } from '../painter/media';
 import type { PreparedReference } from './reference';
+import { EXTREME_PART } from './ridges';
 
 /** A reference and how much it rules the surface. */
 export interface SurfaceShare {
@@ -41,6 +42,12 @@ const MARKED = 0.011;
 const LEADED = 0.05;
 /** Coherence of gradients above which a grained look is one of strokes. */
 const STROKED = 0.5;
+/** Distance in OKLab from the mixtures of paper and key from which on a look has a third ink; else one between them serves. */
+const THIRD_INK = 0.04;
+const MIDDLE_BETWEEN = 0.45;
+/** Least and largest part of a picture that key and middle ink cover: one that is nearly all key ink could not be read. */
+const KEY_PART = [0.15, 0.62] as const;
+const MIDDLE_PART = [0.1, 0.4] as const;
 
 /**
  * The medium that the stage of these looks is drawn in: the one that their manner speaks for most, as long as its inks can
@@ -137,9 +144,8 @@ function inksOf(looks: readonly SurfaceShare[]): Inks {
   return {
     paper: labToLch(paper),
     key: labToLch(key),
-    middle: off(middle) > 0.04 ? labToLch(middle) : mixLch(labToLch(paper), labToLch(key), 0.45),
-    // a picture that is nearly all key ink could not be read
-    parts: [clamp(partOf(key), 0.15, 0.62), clamp(partOf(middle), 0.1, 0.4)],
+    middle: off(middle) > THIRD_INK ? labToLch(middle) : mixLch(labToLch(paper), labToLch(key), MIDDLE_BETWEEN),
+    parts: [clamp(partOf(key), ...KEY_PART), clamp(partOf(middle), ...MIDDLE_PART)],
     offTwo: mean(off),
     offThree: mean((c) => Math.min(off(c), toSegment(c, key, middle), toSegment(c, middle, paper))),
   };
@@ -149,7 +155,7 @@ function inksOf(looks: readonly SurfaceShare[]): Inks {
 function tailsOf({ planes: [L, A, B] }: Picture): Record<'dark' | 'light', Lab> {
   const step = Math.max(1, Math.floor(L.length / 20000));
   const order = Array.from({ length: Math.floor(L.length / step) }, (_, i) => i * step).sort((i, j) => L[i] - L[j]);
-  const count = Math.max(4, Math.floor(order.length * 0.02));
+  const count = Math.max(4, Math.floor(order.length * EXTREME_PART));
   const mean = (some: number[]): Lab => [
     some.reduce((s, i) => s + L[i], 0) / some.length,
     some.reduce((s, i) => s + A[i], 0) / some.length / CHROMA_GAIN,

@@ -26,6 +26,7 @@ import { planValues } from './valuePlan';
 import { matchTextureEnergy } from './textureEnergy';
 import { prepareReference } from './reference';
 import { stageMediumFor, type StageMedium } from './stageMedium';
+import { isWhole } from './whole';
 import { apply } from './applied';
 
 /** A picture of an influence, with its part of the influence's weight (parts of one influence sum to 1). */
@@ -41,11 +42,14 @@ export interface ReferenceInput {
   readonly horizon?: number;
 }
 
+/** How much earlier than its share a surface is heard; 1 would be just as its share says. */
+const HEARD_EARLY = 2.2;
+
 /**
  * How much of a band is matched marks, 0..1, for a share of the surface: marks that are laid half over a stage cancel each other
  * out more than half, so that shares are heard early for the surface to arrive as they say.
  */
-const heard = (share: number): number => 1 - (1 - share) ** 2.2;
+const heard = (share: number): number => 1 - (1 - share) ** HEARD_EARLY;
 
 /** What synthesis starts from. */
 export interface SynthesisInput {
@@ -80,6 +84,8 @@ const PALETTE_MISS = 1;
 const PRINTED = 0.6;
 /** How far a stage in a look's inks is moved on to the look's whole palette. */
 const INKS_MISS = 0.4;
+/** The part of a hold that is left where forms are to hold least, and how much more of it there is where they hold most. */
+const STRICTNESS = { least: 0.4, range: 1.2 };
 
 /**
  * Pulls a painted stage towards its references, coarse to fine along the course: palette by sliced optimal transport,
@@ -125,7 +131,7 @@ export function synthesise(input: SynthesisInput): Picture {
     height: Math.max(8, Math.round(stage.height * l.part)),
   }));
   // where a look rules everything, nothing is seen of the stage in its first medium
-  const hidden = drawn && strengths.every((s) => s >= 0.999);
+  const hidden = drawn && strengths.every(isWhole);
   const guide = hidden ? drawn.guide : pullLiteral(recoloured(input, palette, figures), sources, plan, sizes);
   checkpoint();
   onStep('palette', 0.2, guide);
@@ -133,7 +139,7 @@ export function synthesise(input: SynthesisInput): Picture {
   if (!strokes.length) return insist(guide);
   const alone =
     palette.length === 1 &&
-    palette[0].share >= 0.999 &&
+    isWhole(palette[0].share) &&
     strokes.length === 1 &&
     strokes[0].reference === palette[0].reference;
   const textures = strokes.map((s): RecolouredReference =>
@@ -161,7 +167,7 @@ export function synthesise(input: SynthesisInput): Picture {
   const literal = Math.max(0, ...plan.levels.flatMap((l) => l.literal));
   const over = Math.max(...plan.levels.map((l) => l.over));
   const hold = (drawn?.inked ? PRINT_HOLD : FORM_HOLD) * Math.max(...strengths) * (1 - literal);
-  const strict = 0.4 + 1.2 * (input.strictness ?? 0.5);
+  const strict = STRICTNESS.least + STRICTNESS.range * (input.strictness ?? 0.5);
   holdForm(blended, stage, Math.min(1, (strict * hold) / over ** 2), figures);
   checkpoint();
   // inks are few: what their proportions miss of the palette is made up at the end
@@ -268,12 +274,15 @@ function blendBands(
   strengths: readonly number[],
   sizes: readonly LevelSize[],
 ): Picture {
-  if (strengths.every((s) => s >= 0.999)) return matched;
+  if (strengths.every(isWhole)) return matched;
   const a = splitBands(guide, sizes);
   const b = splitBands(resample(matched, guide.width, guide.height), sizes);
   strengths.forEach((s, l) => mixInto(a[l], b[l], s));
   return joinBands(a);
 }
+
+/** What is finer than this blur, in px of 512 at half of the size, is given back. */
+const FINE = 1.25;
 
 /** Gives fine detail of the guide back where the mask says that forms must be read. */
 function giveDetailBack(
@@ -290,7 +299,7 @@ function giveDetailBack(
     const lost = createPicture(w, h).planes[0];
     for (let i = 0; i < lost.length; i++) lost[i] = guide.planes[c][i] - out.planes[c][i];
     const coarse = resamplePlane(
-      blurPlane(resamplePlane(lost, w, h, hw, hh), hw, hh, (1.25 * size) / 512),
+      blurPlane(resamplePlane(lost, w, h, hw, hh), hw, hh, (FINE * size) / 512),
       hw,
       hh,
       w,

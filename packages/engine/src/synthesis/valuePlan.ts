@@ -1,6 +1,7 @@
 import { blurPlane, clamp, resamplePlane, type Picture } from '@urbild/core';
 import { isFigure, planeOf, REGION, regionTable } from '../painter/stage/region';
 import type { Extremes } from './ridges';
+import { softEdge } from './softEdge';
 
 const SKIN = regionTable({ [REGION.skin]: 1, [REGION.eye]: 1 });
 
@@ -9,6 +10,22 @@ const SKIN_LOW = 0.38;
 const SKIN_HIGH = 0.72;
 /** Lightness by which a figure stands off from what is around it, in parts of the look's range of tones. */
 const APART = 0.11;
+/** A look's range of tones counts as at least this, in L of OKLab. */
+const LEAST_RANGE = 0.1;
+/** Parts of the picture: what is too small to be planned for, and the least band around it whose tone is worth knowing. */
+const LEAST_FIGURE = 0.002;
+const LEAST_SKIN = 0.001;
+const LEAST_BAND = 0.01;
+/** A figure that is this much darker than its surroundings, in parts of the range, is moved on into the dark. */
+const DARKER = 0.02;
+/** How near to the darkest tone a figure may be moved, in parts of the range. */
+const FLOOR = 0.15;
+/** L of the darkest skin of a stage, and how much lighter the lightest is. */
+const SKIN_TONES = { darkest: 0.25, range: 0.5 };
+/** The part of the range, from the dark end, over which a tone takes part in a lift more and more. */
+const DARK_STAYS = 0.5;
+/** What is within a band around the figures, of their blurred mask. */
+const IN_BAND = 0.08;
 
 /**
  * The value plan of a recoloured stage: skin is lifted into the lighter half of the look's tones, and a figure that has the
@@ -17,7 +34,7 @@ const APART = 0.11;
 export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, looks: Extremes, amount: number): void {
   const { width: w, height: h } = guide;
   const L = guide.planes[0];
-  const [low, range] = [looks.dark[0], Math.max(0.1, looks.light[0] - looks.dark[0])];
+  const [low, range] = [looks.dark[0], Math.max(LEAST_RANGE, looks.light[0] - looks.dark[0])];
   const mask = new Float32Array(L.length);
   let skin = 0;
   let is = 0;
@@ -35,7 +52,7 @@ export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, l
     figureTone += L[i];
     mask[i] = 1;
   }
-  if (figure < L.length * 0.002) return;
+  if (figure < L.length * LEAST_FIGURE) return;
   const soft = blurPlane(mask, w, h, Math.max(0.7, Math.max(w, h) / 400));
   let shift = 0;
   const around = ringTone(L, mask, w, h);
@@ -43,18 +60,18 @@ export function planValues(guide: Picture, stage: Picture, labels: Uint8Array, l
     const gap = figureTone / figure - around;
     const wanted = APART * range;
     // away from the tone around it, on the side where it is already, light where it is on neither
-    if (Math.abs(gap) < wanted) shift = (gap < -0.02 * range ? -1 : 1) * (wanted - Math.abs(gap));
+    if (Math.abs(gap) < wanted) shift = (gap < -DARKER * range ? -1 : 1) * (wanted - Math.abs(gap));
   }
-  if (shift < 0 && figureTone / figure + shift < low + 0.15 * range) shift = 0;
+  if (shift < 0 && figureTone / figure + shift < low + FLOOR * range) shift = 0;
   const skinTone = skin ? is / skin : 0;
-  const own = skin ? Math.min(1, Math.max(0, (was / skin - 0.25) / 0.5)) : 0;
+  const own = skin ? Math.min(1, Math.max(0, (was / skin - SKIN_TONES.darkest) / SKIN_TONES.range)) : 0;
   const least = low + range * (SKIN_LOW + (SKIN_HIGH - SKIN_LOW) * own);
-  const lift = skin > L.length * 0.001 ? Math.max(0, least - skinTone - Math.max(0, shift)) : 0;
-  const skinMask = blurPlane(planeOf(labels, SKIN), w, h, Math.max(0.6, Math.max(w, h) / 640));
+  const lift = skin > L.length * LEAST_SKIN ? Math.max(0, least - skinTone - Math.max(0, shift)) : 0;
+  const skinMask = blurPlane(planeOf(labels, SKIN), w, h, softEdge(w, h));
   const top = looks.light[0];
   for (let i = 0; i < L.length; i++) {
     // what is dark in a figure stays dark: only its middle and light tones are moved up
-    const moved = shift > 0 ? shift * clamp((L[i] - low) / (0.5 * range)) : shift;
+    const moved = shift > 0 ? shift * clamp((L[i] - low) / (DARK_STAYS * range)) : shift;
     const by = amount * (soft[i] * moved + skinMask[i] * lift);
     if (by) L[i] = by > 0 ? Math.max(L[i], Math.min(top, L[i] + by)) : L[i] + by;
   }
@@ -68,9 +85,9 @@ function ringTone(L: Float32Array, mask: Float32Array, w: number, h: number): nu
   let sum = 0;
   let count = 0;
   for (let i = 0; i < L.length; i++)
-    if (!mask[i] && wide[i] > 0.08) {
+    if (!mask[i] && wide[i] > IN_BAND) {
       sum += L[i];
       count++;
     }
-  return count > L.length * 0.01 ? sum / count : undefined;
+  return count > L.length * LEAST_BAND ? sum / count : undefined;
 }

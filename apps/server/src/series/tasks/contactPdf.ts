@@ -1,7 +1,7 @@
 import { PDFDocument, rgb, type PDFPage } from 'pdf-lib';
 import sharp from 'sharp';
 import { PdfText } from './pdfText';
-import type { SheetPicture, SheetText } from './seriesExport';
+import type { SheetPicture, SheetText } from './contactSheet';
 
 /** A4 lying, in points. */
 const PAGE = { width: 841.89, height: 595.28, margin: 36, head: 28, columns: 3, rows: 2, gap: 18, foot: 46 };

@@ -1,7 +1,7 @@
 import { createCanvas, GlobalFonts, loadImage, type SKRSContext2D } from '@napi-rs/canvas';
 import path from 'path';
 import sharp from 'sharp';
-import type { SheetPicture, SheetText } from './seriesExport';
+import type { SheetPicture, SheetText } from './contactSheet';
 
 /** Lengths in px. */
 const SHEET = { cell: 480, gap: 24, head: 84, foot: 66, columns: 4 };

@@ -6,7 +6,8 @@ import { PDFDocument, PDFName, PDFRawStream, PDFDict } from 'pdf-lib';
 import sharp from 'sharp';
 import { testPixels } from '../../test/studio';
 import { PdfText } from './pdfText';
-import { seriesExport, type SheetPicture } from './seriesExport';
+import type { SheetPicture } from './contactSheet';
+import { seriesExport } from './seriesExport';
 
 let folder: string;
 let pictures: SheetPicture[];

@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import type { Take } from '../../api/client';
 import { answers, aTake, show } from '../../test/page';
@@ -109,8 +109,7 @@ describe('marks', () => {
     const asked = answers({ 'PATCH /api/v1/takes/{id}': take });
     show(<View take={take} />);
     press('k');
-    await screen.findByText('choice');
-    expect(asked.map((a) => a.body)).toContainEqual(expect.objectContaining({ keeper: true }));
+    await waitFor(() => expect(asked.map((a) => a.body)).toContainEqual(expect.objectContaining({ keeper: true })));
   });
 
   test('are not set on one that is not finished, with Ctrl, or by digits that choose among choices', () => {

@@ -9,6 +9,7 @@ import { wordLookClash } from './wordLookClash';
 import type { Weighing } from '../types';
 import type { MixWarning, WarnedMix, Warner, WarningContext } from './warning';
 
+export * from './remark';
 export * from './remarks';
 export type { MixWarning, WarningContext, WarningKind } from './warning';
 

@@ -1,16 +1,6 @@
-import { give, type Gives } from '../../mix/gives';
+import { give } from '../../mix/gives';
+import type { Remark } from './remark';
 import type { MixWarning } from './warning';
-
-/** What a render may find out about an influence. */
-export const REMARKS = ['nothing-to-give', 'nobody-to-take', 'toned-shape', 'shape-at-edge', 'thin-shape'] as const;
-export type RemarkKind = (typeof REMARKS)[number];
-
-/** What a take found out about an influence. */
-export interface Remark {
-  readonly influence: string;
-  readonly gives: Gives;
-  readonly kind: RemarkKind;
-}
 
 /** Warnings about what a take found out of its influences, by the names that they are spoken of. */
 export function remarkWarnings(remarks: readonly Remark[], names: Readonly<Record<string, string>>): MixWarning[] {

@@ -1,7 +1,7 @@
 import type { Gives } from '../../mix/gives';
 import type { Fix } from '../applyFix';
 import type { Influence, Weighing } from '../types';
-import type { RemarkKind } from './remarks';
+import type { RemarkKind } from './remark';
 
 export type WarningKind =
   | 'drowned-words'
