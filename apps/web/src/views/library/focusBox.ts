@@ -1,5 +1,9 @@
 import type { Box } from '../../api/references';
 
+export type { Box };
+/** All of a picture. */
+export const WHOLE: Box = { left: 0, top: 0, right: 1, bottom: 1 };
+
 /** What of a box is moved: a corner, a side, or all of it. */
 export type Grip = 'all' | 'nw' | 'n' | 'ne' | 'e' | 'se' | 's' | 'sw' | 'w';
 
