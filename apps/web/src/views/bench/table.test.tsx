@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Take } from '../../api/client';
 import { answers, aTake, show } from '../../test/page';
@@ -78,11 +78,12 @@ describe('the light table', () => {
     const asked = table(aTake({ keeper: true }));
     await userEvent.click(screen.getByRole('button', { name: 'Keeper', pressed: true }));
     fireEvent.keyDown(document.body, { key: 'x' });
-    await screen.findByTestId('take-state');
-    expect(asked.map((a) => a.body)).toEqual([
-      expect.objectContaining({ keeper: false }),
-      expect.objectContaining({ rejected: true }),
-    ]);
+    await waitFor(() =>
+      expect(asked.map((a) => a.body)).toEqual([
+        expect.objectContaining({ keeper: false }),
+        expect.objectContaining({ rejected: true }),
+      ]),
+    );
   });
 
   describe('the strip of takes', () => {

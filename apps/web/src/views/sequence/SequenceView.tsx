@@ -1,4 +1,3 @@
-import { Pause, Play } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useProgress } from '../../api/events';
@@ -6,14 +5,13 @@ import { useSequence, useSequenceActs, useSteadiness, type Sequence } from '../.
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { FrameStrip } from './FrameStrip';
+import { PlayerBar, RATES } from './PlayerBar';
 import { SteadinessList } from './SteadinessList';
 import { usePlayer } from './usePlayer';
 import { moveInWords } from '../../shared/pictures/windows';
-import { Slider } from '../../shared/forms/Slider';
 import { useKeys } from '../../shared/keys/useKeys';
 import { useTitle } from '../../parts/useTitle';
 
-const RATES = [4, 8, 12, 24];
 const EXPORTS = [
   ['apng', 'Moving PNG'],
   ['webp', 'Moving WebP'],
@@ -47,6 +45,10 @@ function Player({ sequence }: { sequence: Sequence }) {
   const urls = frames.map((f) => f.pictureUrl ?? '').join(' ');
   const pictures = useMemo(() => urls.split(' ').map((u) => u || undefined), [urls]);
   const { at, show, playing, setPlaying } = usePlayer(pictures, rate);
+  const showStill = (frame: number) => {
+    setPlaying(false);
+    show(frame);
+  };
   const done = frames.filter((f) => f.status === 'done').length;
   const finished = [sequence.free, sequence.held].map((all) => all.filter((f) => f.status === 'done').length).join(' ');
   const { data: steadiness } = useSteadiness(sequence.id, finished);
@@ -70,55 +72,21 @@ function Player({ sequence }: { sequence: Sequence }) {
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px]">
       <section aria-label="Frames" className="flex min-h-0 min-w-0 flex-col bg-booth">
         <Stage frame={present} alt={`Frame ${at + 1} of ${frames.length}: ${sequence.prompt}`} />
-        <div className="flex items-center gap-3 bg-ink/85 px-4 pt-2 text-white">
-          <button
-            type="button"
-            aria-label={playing ? 'Stop' : 'Play'}
-            onClick={() => setPlaying(!playing)}
-            className="rounded-full bg-white p-2 text-ink"
-          >
-            {playing ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-          </button>
-          <Slider
-            label="Frame"
-            say={(v) => `frame ${v + 1} of ${frames.length}`}
-            min={0}
-            max={frames.length - 1}
-            step={1}
-            value={at}
-            tone="bg-white"
-            onMove={(v) => {
-              setPlaying(false);
-              show(v);
-            }}
-            className="min-w-0 flex-1"
-          />
-          <span className="figures w-14 text-right">
-            {at + 1} / {frames.length}
-          </span>
-          <label className="flex items-center gap-1.5 text-sm">
-            <select
-              aria-label="Frames a second"
-              value={rate}
-              onChange={(e) => set({ rate: e.target.value })}
-              className="rounded bg-white px-1.5 py-1 text-ink"
-            >
-              {RATES.map((r) => (
-                <option key={r}>{r}</option>
-              ))}
-            </select>
-            a second
-          </label>
-        </div>
+        <PlayerBar
+          at={at}
+          count={frames.length}
+          rate={rate}
+          playing={playing}
+          onPlay={setPlaying}
+          onShow={showStill}
+          onRate={(r) => set({ rate: r })}
+        />
         <FrameStrip
           frames={frames}
           aspect={sequence.width / sequence.height}
           at={at}
           hold={sequence.hold}
-          onShow={(k) => {
-            setPlaying(false);
-            show(k);
-          }}
+          onShow={showStill}
         />
       </section>
       <aside aria-label="The sequence" className="flex min-h-0 flex-col gap-4 overflow-y-auto bg-paper p-4">
@@ -135,24 +103,7 @@ function Player({ sequence }: { sequence: Sequence }) {
           </p>
         )}
         {sequence.held.length > 0 && (
-          <div
-            role="radiogroup"
-            aria-label="Which frames"
-            className="flex overflow-hidden rounded-lg border border-line"
-          >
-            {(['held', 'free'] as const).map((which) => (
-              <button
-                key={which}
-                type="button"
-                role="radio"
-                aria-checked={held === (which === 'held')}
-                onClick={() => set({ show: which })}
-                className={`flex-1 px-2 py-1 text-sm ${held === (which === 'held') ? 'bg-ink text-paper' : 'bg-card hover:bg-shade'}`}
-              >
-                {which === 'held' ? `held by frame ${sequence.hold! + 1}` : 'each by itself'}
-              </button>
-            ))}
-          </div>
+          <WhichFrames held={held} by={sequence.hold! + 1} onShow={(which) => set({ show: which })} />
         )}
         <div className="flex flex-col gap-1.5">
           <Button
@@ -168,19 +119,7 @@ function Player({ sequence }: { sequence: Sequence }) {
           </p>
         </div>
         <SteadinessList steadiness={steadiness} holds={sequence.held.length > 0} />
-        <section aria-label="Hand over" className="flex flex-col gap-1">
-          <h2 className="text-sm font-semibold text-muted">Hand over</h2>
-          {EXPORTS.map(([form, name]) => (
-            <a
-              key={form}
-              href={`/api/v1/sequences/${sequence.id}/export/${form}?rate=${rate}`}
-              download
-              className="self-start py-1 underline decoration-edge underline-offset-2"
-            >
-              {name}
-            </a>
-          ))}
-        </section>
+        <HandOver id={sequence.id} rate={rate} />
         <Button
           className="mt-auto"
           onClick={() => void acts.remove().then(() => go(`/series/${sequence.seriesId}?shot=${sequence.shotId}`))}
@@ -207,5 +146,44 @@ function Stage({ frame, alt }: { frame: Sequence['free'][number] | undefined; al
         <p className="text-white">{frame?.error ?? 'This frame waits in line.'}</p>
       )}
     </div>
+  );
+}
+
+/** Chooses between the frames that are held by one of them and those that are each by itself. */
+function WhichFrames({ held, by, onShow }: { held: boolean; by: number; onShow: (which: 'held' | 'free') => void }) {
+  return (
+    <div role="radiogroup" aria-label="Which frames" className="flex overflow-hidden rounded-lg border border-line">
+      {(['held', 'free'] as const).map((which) => (
+        <button
+          key={which}
+          type="button"
+          role="radio"
+          aria-checked={held === (which === 'held')}
+          onClick={() => onShow(which)}
+          className={`flex-1 px-2 py-1 text-sm ${held === (which === 'held') ? 'bg-ink text-paper' : 'bg-card hover:bg-shade'}`}
+        >
+          {which === 'held' ? `held by frame ${by}` : 'each by itself'}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Files that a sequence leaves as. */
+function HandOver({ id, rate }: { id: string; rate: number }) {
+  return (
+    <section aria-label="Hand over" className="flex flex-col gap-1">
+      <h2 className="text-sm font-semibold text-muted">Hand over</h2>
+      {EXPORTS.map(([form, name]) => (
+        <a
+          key={form}
+          href={`/api/v1/sequences/${id}/export/${form}?rate=${rate}`}
+          download
+          className="self-start py-1 underline decoration-edge underline-offset-2"
+        >
+          {name}
+        </a>
+      ))}
+    </section>
   );
 }

@@ -1,0 +1,131 @@
+import { IDENTITY_PARTS, INFLUENCE_SETTINGS } from '@urbild/core';
+import type { MixInfluence } from '../../api/client';
+import { percent, round } from '../../shared/forms/figures';
+import { NumberField } from '../../shared/forms/NumberField';
+import { Chip, Group } from './Chips';
+import { READY_SPANS } from './influences';
+
+interface Props {
+  readonly influence: MixInfluence;
+  readonly onChange: (fields: Partial<MixInfluence>) => void;
+}
+
+const { low: FINEST, high: COARSEST } = INFLUENCE_SETTINGS.motif.form as { low: number; high: number };
+const MOTIFS = [
+  { motif: 0.6, name: 'finer' },
+  { motif: 1, name: 'as they are' },
+  { motif: 1.4, name: 'coarser' },
+] as const;
+
+/** Whom somebody acts on; everybody, or who has their name, where nothing is said. */
+export function WhoField({ influence, name, onChange }: Props & { readonly name: string }) {
+  return (
+    <label className="flex items-center gap-2 text-sm text-muted">
+      of
+      <input
+        key={influence.subject ?? ''}
+        defaultValue={influence.subject ?? ''}
+        maxLength={120}
+        placeholder={influence.of === 'character' ? name : 'everybody'}
+        aria-label={`Whom ${name} acts on`}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') e.currentTarget.blur();
+          e.stopPropagation();
+        }}
+        onBlur={(e) => {
+          const subject = e.currentTarget.value.trim() || undefined;
+          if (subject !== influence.subject) onChange({ subject });
+        }}
+        className="min-w-0 flex-1 rounded border border-line bg-card px-2 py-0.5 text-ink"
+      />
+    </label>
+  );
+}
+
+/** What of somebody is carried over. */
+export function PartsGroup({ influence, onChange }: Props) {
+  return (
+    <Group title="It carries">
+      {IDENTITY_PARTS.map((part) => {
+        const carried = influence.parts ?? IDENTITY_PARTS;
+        const on = carried.includes(part);
+        return (
+          <Chip
+            key={part}
+            chosen={on}
+            onClick={() => {
+              const next = IDENTITY_PARTS.filter((p) => (p === part ? !on : carried.includes(p)));
+              // somebody of whom nothing is carried is an influence that is off
+              if (next.length) onChange({ parts: next.length === IDENTITY_PARTS.length ? undefined : next });
+            }}
+          >
+            {part}
+          </Chip>
+        );
+      })}
+    </Group>
+  );
+}
+
+/** How large the strokes of a reference come out. */
+export function MotifGroup({ influence, onChange }: Props) {
+  return (
+    <Group title="Its strokes come out">
+      {MOTIFS.map(({ motif, name }) => (
+        <Chip
+          key={motif}
+          chosen={(influence.motif ?? 1) === motif}
+          onClick={() => onChange({ motif: motif === 1 ? undefined : motif })}
+        >
+          {name}
+        </Chip>
+      ))}
+      <NumberField
+        label="Size of its strokes in percent"
+        value={(influence.motif ?? 1) * 100}
+        min={FINEST * 100}
+        max={COARSEST * 100}
+        step={5}
+        digits={0}
+        onSave={(v) => onChange({ motif: v === 100 ? undefined : round(v / 100) })}
+        className="w-14 border border-line px-1"
+      />
+    </Group>
+  );
+}
+
+/** Where along the course an influence pulls. */
+export function SpanGroup({ influence, onChange }: Props) {
+  return (
+    <Group title={`It pulls from ${percent(influence.from)} to ${percent(influence.to)}`}>
+      {READY_SPANS.map((s) => (
+        <Chip
+          key={s.name}
+          chosen={influence.from === s.from && influence.to === s.to}
+          onClick={() => onChange({ from: s.from, to: s.to })}
+        >
+          {s.name}
+        </Chip>
+      ))}
+      <NumberField
+        label="Start in percent"
+        value={influence.from * 100}
+        max={influence.to * 100}
+        step={5}
+        digits={0}
+        onSave={(v) => onChange({ from: round(v / 100) })}
+        className="w-14 border border-line px-1"
+      />
+      <NumberField
+        label="End in percent"
+        value={influence.to * 100}
+        min={influence.from * 100}
+        max={100}
+        step={5}
+        digits={0}
+        onSave={(v) => onChange({ to: round(v / 100) })}
+        className="w-14 border border-line px-1"
+      />
+    </Group>
+  );
+}
