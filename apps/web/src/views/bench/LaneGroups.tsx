@@ -90,6 +90,9 @@ export function MotifGroup({ influence, onChange }: Props) {
         onSave={(v) => onChange({ motif: v === 100 ? undefined : round(v / 100) })}
         className="w-14 border border-line px-1"
       />
+      <span aria-hidden className="text-sm text-muted">
+        %
+      </span>
     </Group>
   );
 }
@@ -116,6 +119,9 @@ export function SpanGroup({ influence, onChange }: Props) {
         onSave={(v) => onChange({ from: round(v / 100) })}
         className="w-14 border border-line px-1"
       />
+      <span aria-hidden className="text-sm text-muted">
+        to
+      </span>
       <NumberField
         label="End in percent"
         value={influence.to * 100}
@@ -126,6 +132,9 @@ export function SpanGroup({ influence, onChange }: Props) {
         onSave={(v) => onChange({ to: round(v / 100) })}
         className="w-14 border border-line px-1"
       />
+      <span aria-hidden className="text-sm text-muted">
+        %
+      </span>
     </Group>
   );
 }

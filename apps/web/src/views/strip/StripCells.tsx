@@ -29,7 +29,8 @@ export function StripCells({ strip, lookup, label, chosen, best, onChoose }: Pro
           <figcaption className="text-sm text-muted">control</figcaption>
         </figure>
       )}
-      <div className="min-w-0 flex-1">
+      {/* as wide as lets the curves and what they are be seen beneath the cells */}
+      <div className="min-w-0 flex-1" style={{ maxWidth: down ? undefined : `${wide * Math.max(6, 7 * aspect)}rem` }}>
         <ul
           aria-label="Cells"
           className="grid gap-1.5"
