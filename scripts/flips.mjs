@@ -139,16 +139,33 @@ const copy = copied();
 const node = (...args) =>
   spawnSync(process.execPath, args, { cwd: copy, stdio: 'ignore', timeout: 900_000 }).status !== 0;
 const jest = path.join('node_modules', 'jest', 'bin', 'jest.js');
-/** True where a test fails: those beside the file first, then all that stand on it, then the frozen pictures. */
-function minded({ file }) {
+/** What is tried for a change, in this order: the tests beside the file, the frozen pictures, all tests that stand on it. */
+function trials(file) {
   const beside = path.dirname(file).replaceAll('/', '[\\\\/]');
-  if (node(jest, '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`))
-    return 'beside';
-  if (/packages\/(engine|core)\//.test(file) && node(jest, '--bail', '--selectProjects', 'tools')) return 'pictures';
-  if (node(jest, '--bail', '--passWithNoTests', '--findRelatedTests', file)) return 'elsewhere';
-  if (!said.browser || !/apps\//.test(file)) return undefined;
-  if (node('scripts/build.mjs')) return 'build';
-  return node(jest, '--config', 'e2e/jest.config.cjs', '--runInBand', '--bail') ? 'browser' : undefined;
+  return [
+    ['beside', jest, '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`],
+    ...(/packages\/(engine|core)\//.test(file) ? [['pictures', jest, '--bail', '--selectProjects', 'tools']] : []),
+    ['elsewhere', jest, '--bail', '--passWithNoTests', '--findRelatedTests', file],
+  ];
+}
+
+/** The first trial that fails; undefined where none does. */
+function minded({ file }) {
+  const failing = trials(file).find(([, ...args]) => node(...args));
+  if (failing || !said.browser || !/apps\//.test(file)) return failing;
+  if (node('scripts/build.mjs')) return ['build', 'scripts/build.mjs'];
+  const browser = [jest, '--config', 'e2e/jest.config.cjs', '--runInBand', '--bail'];
+  return node(...browser) ? ['browser', ...browser] : undefined;
+}
+
+const sound = new Map();
+/** A trial that fails without any change says nothing: then the copy, or a test, is broken. */
+function assertSound([name, ...args]) {
+  const key = args.join(' ');
+  if (!sound.has(key)) sound.set(key, !node(...args));
+  if (sound.get(key)) return;
+  console.error(`The trial "${name}" fails without a change: ${key}`);
+  process.exit(2);
 }
 
 let caught = 0;
@@ -158,9 +175,13 @@ for (const [k, change] of all.entries()) {
   const at = path.join(copy, file);
   const text = readFileSync(at, 'utf8');
   writeFileSync(at, text.slice(0, start) + by + text.slice(end));
-  const where = minded(change);
+  const failing = minded(change);
   writeFileSync(at, text);
-  if (where) caught++;
+  if (failing) {
+    assertSound(failing);
+    caught++;
+  }
+  const where = failing?.[0];
   const short = was.replace(/\s+/g, ' ').slice(0, 70);
   console.log(
     `${String(k + 1).padStart(3)} ${where ? `caught ${where}` : 'NOT MINDED'}  ${file}:${line}  ${kind}: ${short} -> ${by}`,

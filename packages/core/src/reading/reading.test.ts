@@ -105,6 +105,22 @@ const sure: PictureReading = {
   ],
 };
 
+test('what a picture is thought to show comes with its probability in thousandths, the likeliest place first', () => {
+  const { medium, places, time } = readingOf(testScene(96, 64, 5));
+  const all = [medium, ...places, time].map((g) => g.probability);
+  for (const p of all) {
+    expect(p).toBeGreaterThan(0);
+    expect(p).toBeLessThanOrEqual(1);
+    expect(p * 1000).toBeCloseTo(Math.round(p * 1000), 6);
+  }
+  const [first, second, third] = places.map((g) => g.probability);
+  expect(first).toBeGreaterThanOrEqual(second);
+  expect(second).toBeGreaterThanOrEqual(third);
+  expect(first + second + third).toBeLessThanOrEqual(1.0015);
+  // the likeliest of all media has at least its even share
+  expect(medium.probability).toBeGreaterThanOrEqual(Math.floor(1000 / MEDIA.length) / 1000);
+});
+
 test('three candidate prompts, medium first, that our own reader understands', () => {
   const prompts = promptsFor(sure, 'a figure');
   expect(prompts).toHaveLength(3);

@@ -1,5 +1,6 @@
 import { createPicture, Random, type Picture } from '@urbild/core';
 import { matchRegion, threadKernel, type RegionTask } from '@urbild/engine';
+import { Worker } from 'worker_threads';
 import { HelperThread } from './matchHelper';
 
 const [W, H] = [96, 64];
@@ -55,4 +56,18 @@ test('a stop is heard while the thread works, and the thread is free for the nex
   ).toThrow('stopped');
   expect(helper.start(task()).wait(nothing)).toBeDefined();
   expect(Date.now() - since).toBeLessThan(20_000);
+});
+
+test('its thread ends with it, and a new one is there for whoever still asks', async () => {
+  const ended = jest.spyOn(Worker.prototype, 'terminate');
+  const other = new HelperThread();
+  await other.end();
+  expect(ended).not.toHaveBeenCalled(); // none was started
+  expect(other.start(task()).wait(nothing)).toBeDefined();
+  await other.end();
+  await expect(ended.mock.results[0].value).resolves.toEqual(expect.any(Number));
+  expect(other.start(task()).wait(nothing)).toBeDefined();
+  await other.end();
+  expect(ended).toHaveBeenCalledTimes(2);
+  ended.mockRestore();
 });
