@@ -1,5 +1,6 @@
-import { growTo, createPicture, reflect, type Picture } from '@urbild/core';
+import { createPicture, type Picture } from '@urbild/core';
 import type { PatchKernel } from './kernel';
+import { PatchMemory } from './patchMemory';
 
 /** Where a reference lies in the atlas, without its border of 3 px, which is no patch centre. */
 export interface AtlasRect {
@@ -47,9 +48,6 @@ const UNMATCHED = 0.01;
 /** How fast what a patch says fades from its centre outwards, px. */
 const VOTE_SIGMA = 1.2;
 
-/** Where the kernel's own data ends. */
-const FREE = 4096;
-
 /** One level of guided patch matching: the memory of a kernel laid out for one size of target and atlas. */
 export class PatchLevel {
   /** Size of the target in px. */
@@ -62,27 +60,7 @@ export class PatchLevel {
   readonly #surfaces: readonly Uint8Array[] | undefined;
   readonly #blocksWide: number;
   readonly #blocksHigh: number;
-  readonly #at: Readonly<
-    Record<
-      | 'atlas'
-      | 'atlasGuide'
-      | 'valid'
-      | 'owner'
-      | 'target'
-      | 'targetGuide'
-      | 'field'
-      | 'cost'
-      | 'gain'
-      | 'weights'
-      | 'use'
-      | 'quota'
-      | 'rects'
-      | 'share'
-      | 'taken'
-      | 'kernel',
-      number
-    >
-  >;
+  readonly #memory: PatchMemory;
 
   /** Lays out the kernel's memory and fills the atlas; what was in the memory before is gone. */
   constructor(kernel: PatchKernel, { width, height, references, guides, places, surfaces }: PatchSources) {
@@ -90,142 +68,77 @@ export class PatchLevel {
     this.height = height;
     this.#surfaces = surfaces;
     this.#kernel = kernel;
-    const n = width * height;
-    const W = (this.atlasWidth = references.reduce((s, r) => s + r.width, 0));
-    const H = (this.#atlasHeight = Math.max(...references.map((r) => r.height)));
-    this.#blocksWide = (W >> 3) + 1;
-    this.#blocksHigh = (H >> 3) + 1;
-    const blocks = this.#blocksWide * this.#blocksHigh;
-    let top = FREE;
-    const allocate = (bytes: number) => {
-      const at = (top + 15) & ~15;
-      top = at + bytes;
-      return at;
-    };
-    this.#at = {
-      atlas: allocate(W * H * 16),
-      atlasGuide: allocate(W * H * 16),
-      valid: allocate(W * H),
-      owner: allocate(W * H),
-      target: allocate((width + 4) * (height + 4) * 16),
-      targetGuide: allocate((width + 4) * (height + 4) * 16),
-      field: allocate(n * 4),
-      cost: allocate(n * 4),
-      gain: allocate(n * 4),
-      weights: allocate(n * 4),
-      use: allocate(blocks * 4),
-      quota: allocate(blocks * 4),
-      rects: allocate(references.length * 16),
-      share: allocate(references.length * 4),
-      taken: allocate(references.length * 4),
-      kernel: allocate(128),
-    };
-    growTo(kernel, top + 1024);
-    new Uint8Array(kernel.memory.buffer, FREE, top - FREE).fill(0);
+    this.atlasWidth = references.reduce((s, r) => s + r.width, 0);
+    this.#atlasHeight = Math.max(...references.map((r) => r.height));
+    this.#blocksWide = (this.atlasWidth >> 3) + 1;
+    this.#blocksHigh = (this.#atlasHeight >> 3) + 1;
+    this.#memory = new PatchMemory(kernel, {
+      width,
+      height,
+      atlasWidth: this.atlasWidth,
+      atlasHeight: this.#atlasHeight,
+      blocks: this.#blocksWide * this.#blocksHigh,
+      references: references.length,
+    });
     this.rects = this.#fillAtlas(references, guides, places);
-    this.#floats('cost', n).fill(UNMATCHED);
-  }
-
-  #floats(name: keyof PatchLevel['addresses'], length: number): Float32Array {
-    return new Float32Array(this.#kernel.memory.buffer, this.#at[name], length);
+    this.cost.fill(UNMATCHED);
   }
 
   /** Byte addresses of the parts, for tests. */
   get addresses() {
-    return this.#at;
+    return this.#memory.at;
   }
 
   #fillAtlas(references: readonly Picture[], guides: readonly Picture[], places: readonly Float32Array[]): AtlasRect[] {
     const W = this.atlasWidth;
-    const bytes = new Uint8Array(this.#kernel.memory.buffer);
-    bytes.fill(0, this.#at.valid, this.#at.valid + W * this.#atlasHeight);
+    const [valid, owner] = (['valid', 'owner'] as const).map((p) => this.#memory.bytes(p, W * this.#atlasHeight));
     const rects: AtlasRect[] = [];
     let left = 0;
     references.forEach((r, k) => {
-      this.#put(r, 'atlas', W, left);
-      this.#put(guides[k], 'atlasGuide', W, left, places[k]);
+      this.#memory.putAtlas(r, 'atlas', left);
+      this.#memory.putAtlas(guides[k], 'atlasGuide', left, places[k]);
       for (let y = 0; y < r.height; y++) {
         const row = y * W + left;
-        bytes.fill(k, this.#at.owner + row, this.#at.owner + row + r.width);
+        owner.fill(k, row, row + r.width);
         if (y < BORDER || y >= r.height - BORDER) continue;
-        for (let x = BORDER; x < r.width - BORDER; x++)
-          bytes[this.#at.valid + row + x] = this.#surfaces?.[k][y * r.width + x] ?? 1;
+        for (let x = BORDER; x < r.width - BORDER; x++) valid[row + x] = this.#surfaces?.[k][y * r.width + x] ?? 1;
       }
       const rect = { x0: left + BORDER, y0: BORDER, x1: left + r.width - BORDER, y1: r.height - BORDER };
       rects.push(rect);
-      new Int32Array(this.#kernel.memory.buffer, this.#at.rects + k * 16, 4).set([rect.x0, rect.y0, rect.x1, rect.y1]);
+      this.#memory.ints('rects', 4, k * 16).set([rect.x0, rect.y0, rect.x1, rect.y1]);
       left += r.width;
     });
     return rects;
   }
 
-  #put(
-    { width, height, planes: [L, a, b] }: Picture,
-    to: 'atlas' | 'atlasGuide',
-    stride: number,
-    left: number,
-    place?: Float32Array,
-  ): void {
-    const floats = this.#floats(to, stride * this.#atlasHeight * 4);
-    for (let y = 0, i = 0; y < height; y++) {
-      let o = (y * stride + left) * 4;
-      for (let x = 0; x < width; x++, i++, o += 4) {
-        floats[o] = L[i];
-        floats[o + 1] = a[i];
-        floats[o + 2] = b[i];
-        floats[o + 3] = place ? place[i] : 0;
-      }
-    }
-  }
-
-  #putPadded(
-    { width: w, height: h, planes: [L, a, b] }: Picture,
-    to: 'target' | 'targetGuide',
-    place?: Float32Array,
-  ): void {
-    const stride = w + 4;
-    const floats = this.#floats(to, stride * (h + 4) * 4);
-    for (let y = -2; y < h + 2; y++) {
-      const row = reflect(y, h) * w;
-      let o = (y + 2) * stride * 4;
-      for (let x = -2; x < w + 2; x++, o += 4) {
-        const i = row + reflect(x, w);
-        floats[o] = L[i];
-        floats[o + 1] = a[i];
-        floats[o + 2] = b[i];
-        floats[o + 3] = place ? place[i] : 0;
-      }
-    }
-  }
-
   /** The atlas index that each pixel is drawn from. */
   get field(): Int32Array {
-    return new Int32Array(this.#kernel.memory.buffer, this.#at.field, this.width * this.height);
+    return this.#memory.ints('field', this.width * this.height);
   }
 
   /** True where a patch may be taken from an atlas index. */
   isValid(index: number): boolean {
-    return new Uint8Array(this.#kernel.memory.buffer, this.#at.valid + index, 1)[0] === 1;
+    return this.#memory.bytes('valid', index + 1)[index] === 1;
   }
 
   get cost(): Float32Array {
-    return this.#floats('cost', this.width * this.height);
+    return this.#memory.floats('cost', this.width * this.height);
   }
 
   /** What the result should look like, what else is compared of it, and how much each pixel insists on it (1 usual). */
   setGuide(guide: Picture, places: Float32Array, gain: Float32Array): void {
-    this.#putPadded(guide, 'targetGuide', places);
-    this.#floats('gain', gain.length).set(gain);
+    this.#memory.putTarget(guide, 'targetGuide', places);
+    this.#memory.floats('gain', gain.length).set(gain);
   }
 
   /** Matches the current picture against the atlas; `checkpoint` is called often and may throw to stop. */
   match(current: Picture, o: MatchOptions, checkpoint: () => void): void {
-    this.#putPadded(current, 'target');
+    this.#memory.putTarget(current, 'target');
     const { width: w, height: h } = this;
     this.#countUse(o.shares);
-    this.#floats('share', o.shares.length).set(o.shares);
+    this.#memory.floats('share', o.shares.length).set(o.shares);
     const reach = Math.max(...this.rects.map((r) => Math.max(r.x1 - r.x0, r.y1 - r.y0)));
-    const at = this.#at;
+    const { at } = this.#memory;
     for (let pass = 0; pass < o.passes; pass++) {
       const direction = (o.phase + pass) & 1 ? -1 : 1;
       for (let k = 0; k * BAND < h; k++) {
@@ -270,9 +183,9 @@ export class PatchLevel {
   #countUse(shares: readonly number[]): void {
     const n = this.width * this.height;
     const [bw, bh] = [this.#blocksWide, this.#blocksHigh];
-    const use = this.#floats('use', bw * bh).fill(0);
-    const quota = this.#floats('quota', bw * bh).fill(0);
-    const taken = this.#floats('taken', this.rects.length).fill(0);
+    const use = this.#memory.floats('use', bw * bh).fill(0);
+    const quota = this.#memory.floats('quota', bw * bh).fill(0);
+    const taken = this.#memory.floats('taken', this.rects.length).fill(0);
     this.rects.forEach((r, k) => {
       const perBlock = (((shares[k] || 1e-6) * n) / ((r.x1 - r.x0) * (r.y1 - r.y0))) * 64;
       for (let by = 0; by < bh; by++)
@@ -282,7 +195,7 @@ export class PatchLevel {
           if (x >= r.x0 - 4 && x < r.x1 + 4 && y >= r.y0 - 4 && y < r.y1 + 4) quota[by * bw + bx] = 1 / perBlock;
         }
     });
-    const owner = new Uint8Array(this.#kernel.memory.buffer, this.#at.owner, this.atlasWidth * this.#atlasHeight);
+    const owner = this.#memory.bytes('owner', this.atlasWidth * this.#atlasHeight);
     const field = this.field;
     for (let i = 0; i < n; i++) {
       const q = field[i];
@@ -300,26 +213,27 @@ export class PatchLevel {
     let mean = 0;
     for (let i = 0; i < n; i++) mean += cost[i] / n;
     const scale = -1 / (certainty * mean + 1e-6);
-    const weights = this.#floats('weights', n);
+    const weights = this.#memory.floats('weights', n);
     for (let i = 0; i < n; i++) weights[i] = Math.exp(cost[i] * scale) + 1e-3;
     const taps: number[] = [];
     for (let dy = -radius; dy <= radius; dy++)
       for (let dx = -radius; dx <= radius; dx++)
         taps.push(Math.exp(-(dx * dx + dy * dy) / (2 * VOTE_SIGMA * VOTE_SIGMA)));
-    this.#floats('kernel', taps.length).set(taps);
+    this.#memory.floats('kernel', taps.length).set(taps);
+    const { at } = this.#memory;
     this.#kernel.vote(
       // what was matched is put there anew before it is matched again
-      this.#at.target,
+      at.target,
       w,
       h,
-      this.#at.atlas,
+      at.atlas,
       this.atlasWidth,
-      this.#at.field,
-      this.#at.weights,
-      this.#at.kernel,
+      at.field,
+      at.weights,
+      at.kernel,
       radius,
     );
-    const out = this.#floats('target', n * 4);
+    const out = this.#memory.floats('target', n * 4);
     const picture = createPicture(w, h);
     const [L, a, b] = picture.planes;
     for (let i = 0, o = 0; i < n; i++, o += 4) {

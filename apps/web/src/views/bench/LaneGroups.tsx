@@ -80,15 +80,12 @@ export function MotifGroup({ influence, onChange }: Props) {
           {name}
         </Chip>
       ))}
-      <NumberField
-        label="Size of its strokes in percent"
-        value={(influence.motif ?? 1) * 100}
-        min={FINEST * 100}
-        max={COARSEST * 100}
-        step={5}
-        digits={0}
-        onSave={(v) => onChange({ motif: v === 100 ? undefined : round(v / 100) })}
-        className="w-14 border border-line px-1"
+      <PercentField
+        label="Size of its strokes"
+        value={influence.motif ?? 1}
+        min={FINEST}
+        max={COARSEST}
+        onSave={(v) => onChange({ motif: v === 1 ? undefined : v })}
       />
       <span aria-hidden className="text-sm text-muted">
         %
@@ -110,31 +107,37 @@ export function SpanGroup({ influence, onChange }: Props) {
           {s.name}
         </Chip>
       ))}
-      <NumberField
-        label="Start in percent"
-        value={influence.from * 100}
-        max={influence.to * 100}
-        step={5}
-        digits={0}
-        onSave={(v) => onChange({ from: round(v / 100) })}
-        className="w-14 border border-line px-1"
-      />
+      <PercentField label="Start" value={influence.from} max={influence.to} onSave={(v) => onChange({ from: v })} />
       <span aria-hidden className="text-sm text-muted">
         to
       </span>
-      <NumberField
-        label="End in percent"
-        value={influence.to * 100}
-        min={influence.from * 100}
-        max={100}
-        step={5}
-        digits={0}
-        onSave={(v) => onChange({ to: round(v / 100) })}
-        className="w-14 border border-line px-1"
-      />
+      <PercentField label="End" value={influence.to} min={influence.from} onSave={(v) => onChange({ to: v })} />
       <span aria-hidden className="text-sm text-muted">
         %
       </span>
     </Group>
   );
 }
+
+interface PercentProps {
+  readonly label: string;
+  /** 1 is 100 %; so are the limits, which are 0 and 1 where nothing else is said. */
+  readonly value: number;
+  readonly min?: number;
+  readonly max?: number;
+  readonly onSave: (value: number) => void;
+}
+
+/** A part of a whole, as a number of percent in steps of five. */
+const PercentField = ({ label, value, min = 0, max = 1, onSave }: PercentProps) => (
+  <NumberField
+    label={`${label} in percent`}
+    value={value * 100}
+    min={min * 100}
+    max={max * 100}
+    step={5}
+    digits={0}
+    onSave={(v) => onSave(round(v / 100))}
+    className="w-14 border border-line px-1"
+  />
+);
