@@ -111,6 +111,17 @@ describe('a look', () => {
     expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ name: 'New look' });
     expect(await screen.findByTestId('elsewhere')).toHaveTextContent('/looks/l');
   });
+
+  test.each([
+    [30, 'are still being drawn: 30 of 75 steps are done'],
+    [75, ''],
+  ])('where there is none and %s of 75 steps of the demo are done, that is said', async (done, says) => {
+    answers({ 'GET /api/v1/looks': [], 'GET /api/v1/studio': { demo: { done, total: 75 } } });
+    show(<LooksView />, { at: '/looks', path: '/looks' });
+    await screen.findByRole('button', { name: 'Make a look' });
+    if (says) expect(await screen.findByText(/The looks of the demo studio/)).toHaveTextContent(says);
+    else expect(screen.queryByText(/demo studio/)).toBeNull();
+  });
 });
 
 describe('a character', () => {

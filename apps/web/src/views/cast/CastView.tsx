@@ -5,6 +5,7 @@ import { useReferencesById } from '../../api/references';
 import { useCast, type Character } from '../../api/sheets';
 import { carry } from '../../parts/carry';
 import { Button } from '../../parts/Button';
+import { DemoComing } from '../../parts/DemoComing';
 import { EmptyState } from '../../parts/EmptyState';
 import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { CharacterSheet } from './CharacterSheet';
@@ -45,6 +46,7 @@ export function CastView() {
         >
           A character is somebody who comes back from picture to picture: made of one picture, of several, or of a
           description.
+          <DemoComing what="The characters" />
         </EmptyState>
         {dialog}
       </>

@@ -6,6 +6,7 @@ import { useReferencesById } from '../../api/references';
 import { useAct, useLooks, type Look } from '../../api/sheets';
 import { carry } from '../../parts/carry';
 import { Button } from '../../parts/Button';
+import { DemoComing } from '../../parts/DemoComing';
 import { EmptyState } from '../../parts/EmptyState';
 import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { LookSheet } from './LookSheet';
@@ -34,6 +35,7 @@ export function LooksView() {
         }
       >
         A look is a set of style pictures, about 5 to 20 of them, each with a weight, that is used as one reference.
+        <DemoComing what="The looks" />
       </EmptyState>
     );
   return (

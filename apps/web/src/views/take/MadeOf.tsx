@@ -46,8 +46,14 @@ function Influence({ influence: i, take, lookup }: { influence: MixInfluence; ta
       <span className="min-w-0 flex-1 leading-tight">
         <span className="block truncate font-semibold">{lookup.name(i)}</span>
         <span className="flex items-center gap-1 text-sm text-muted">
-          <KindSign kind={lookup.hue(i)} size={12} /> {i.gives}, {percent(i.from)} to {percent(i.to)}
-          {i.region ? ', in a region' : ''}
+          <KindSign kind={lookup.hue(i)} size={12} />
+          <span>
+            {i.gives},{' '}
+            <span className="whitespace-nowrap">
+              {percent(i.from)} to {percent(i.to)}
+            </span>
+            {i.region ? ', in a region' : ''}
+          </span>
         </span>
       </span>
       <span className="figures text-right leading-tight">
