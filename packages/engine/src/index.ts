@@ -1,11 +1,11 @@
 /** The built-in engine of Urbild: painter and synthesis. */
 export { mapsOf, paintStage, type PaintOptions, type Stage, type StageMaps } from './painter/paint';
-export type { FigureRecord } from './painter/stage/figureRecord';
+export type { FigureRecord } from './painter/scene/figureRecord';
 export { PALETTES } from './painter/media';
-export { REGION, isFigure, skyOf, type Region } from './painter/stage/region';
+export { REGION, isFigure, skyOf, type Region } from './painter/scene/region';
 export * from './contract';
 export { BuiltInEngine } from './engine';
-export { namedTraits } from './painter/figures/fromTraits';
+export { namedTraits } from './painter/people/fromTraits';
 export { figureDistances, figureFor, toldSheet } from './render/figures';
 export { cameraWindow } from './frames/seenStage';
 export { factsOfRender, meanSharesOf, type KnownRender } from './render/shotFacts';

@@ -1,8 +1,8 @@
 /** What trainers, sheets and tests need of the engine's inside, and nothing that runs beside a studio does. */
 export { schemaText, withTables } from './contract/formats';
 export { PALETTES } from './painter/media';
-export { personFrom } from './painter/figures/fromWords';
-export type { Person } from './painter/figures/person';
+export { personFrom } from './painter/people/fromWords';
+export type { Person } from './painter/people/person';
 export { paintStage } from './painter/paint';
 export { regionFeatures } from './understand/regions/features';
 export { kindOf, REGION_KINDS } from './understand/regions/kinds';

@@ -1,6 +1,6 @@
 import { blurPlane, clamp, mapPlanes, seenThrough, smoothstep, type Picture, type PictureWindow } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
-import { isFigure } from '../painter/stage/region';
+import type { FigureRecord } from '../painter/scene/figureRecord';
+import { isFigure } from '../painter/scene/region';
 
 /** A frame as it is held: its stage before looks were laid over it, and its figures. */
 export interface HeldFrame {

@@ -1,6 +1,6 @@
 import { codesThrough, seenThrough, type Medium, type Picture, type PictureWindow } from '@urbild/core';
-import type { Points } from '../painter/stage/figureRecord';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { Points } from '../painter/scene/figureRecord';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 import type { MediumPalette } from '../painter/media';
 import type { PaintedStage } from '../render/stageCache';
 import { viewAt, type FrameMove, type FrameView } from './frame';

@@ -10,7 +10,7 @@ import {
   type SceneBrief,
   type TraitSheet,
 } from '@urbild/core';
-import type { TraitPulls } from '../painter/figures/fromTraits';
+import type { TraitPulls } from '../painter/people/fromTraits';
 import type { RequestInfluence } from '../contract/request';
 import type { ShareRecord } from '../contract/result';
 import { readTraits } from '../traits/readTraits';

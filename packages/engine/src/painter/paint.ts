@@ -1,12 +1,12 @@
 import type { Medium, SceneBrief } from '@urbild/core';
 import { compose, type ComposeOptions } from './compose';
-import type { FigureRecord } from './stage/figureRecord';
+import type { FigureRecord } from './scene/figureRecord';
 import { paletteFor, renderScene, type MediumPalette } from './media';
 import { releaseCanvas } from './media/release';
 import type { LayoutHints } from './places';
-import { depthMap, labelMap } from './stage/labels';
-import { lineMap } from './stage/lines';
-import { ornament } from './stage/ornament';
+import { depthMap, labelMap } from './scene/labels';
+import { lineMap } from './scene/lines';
+import { ornament } from './scene/ornament';
 
 /** A painted stage: opaque sRGB pixels and what each pixel is a picture of. */
 export interface Stage {

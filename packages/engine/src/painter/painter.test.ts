@@ -1,13 +1,13 @@
 import { createHash } from 'crypto';
 import { ACTIONS, pictureFromRgba, TIMES, understand, WEATHERS, type Medium } from '@urbild/core';
-import { bendLimb } from './figures/limbs';
-import { HeadModel } from './figures/headModel';
-import { CAST } from './figures/cast';
+import { bendLimb } from './people/pose/limbs';
+import { HeadModel } from './people/head/headModel';
+import { CAST } from './people/cast';
 import { ribbon, resamplePath, spline } from './geometry/curve';
 import { areaOf, boundsOf, ellipse, rectangle } from './geometry/point';
 import { scanPath } from './geometry/scan';
 import { paintStage, type Stage } from './paint';
-import { REGION } from './stage/region';
+import { REGION } from './scene/region';
 
 const paint = (prompt: string, options: { seed?: number; medium?: Medium; horizon?: number } = {}): Stage =>
   paintStage(understand(prompt), {

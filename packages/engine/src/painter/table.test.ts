@@ -1,7 +1,7 @@
 import { PLACES, SEASONS, TIMES, understand, WEATHERS } from '@urbild/core';
 import { createHash } from 'crypto';
 import { paintStage } from './paint';
-import { REGION } from './stage/region';
+import { REGION } from './scene/region';
 
 const paint = (place: string, time: string, weather: string, season = 'summer') =>
   paintStage({ ...understand('Ilse'), place, time, weather, season } as Parameters<typeof paintStage>[0], {

@@ -2,7 +2,7 @@
 import { labToLch, pictureFromRgba, understand, type Lab, type Lch, type Medium } from '@urbild/core';
 import { compose } from './compose';
 import { paintStage, type PaintOptions, type Stage } from './paint';
-import type { Scene } from './stage/scene';
+import type { Scene } from './scene/scene';
 
 /** Paints a prompt at a small size. */
 export const painted = (prompt: string, options: Partial<PaintOptions> & { medium?: Medium } = {}): Stage =>

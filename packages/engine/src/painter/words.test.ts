@@ -1,6 +1,6 @@
 import { understand } from '@urbild/core';
 import { composed, medianColour, painted, partOf, patchesOf } from './testing';
-import { REGION } from './stage/region';
+import { REGION } from './scene/region';
 import { mapsOf } from './paint';
 
 const labelsOf = (prompt: string, avoid = '') =>

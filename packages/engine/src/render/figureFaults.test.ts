@@ -1,6 +1,6 @@
 import { understand } from '@urbild/core';
 import { paintStage } from '../painter/paint';
-import { isFigure, REGION } from '../painter/stage/region';
+import { isFigure, REGION } from '../painter/scene/region';
 import { figureFaults } from './figureFaults';
 
 const [W, H] = [240, 160];

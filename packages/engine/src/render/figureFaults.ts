@@ -1,6 +1,6 @@
 import { nameOf, type SceneBrief, type Unasked } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
-import { isFigure } from '../painter/stage/region';
+import type { FigureRecord } from '../painter/scene/figureRecord';
+import { isFigure } from '../painter/scene/region';
 
 /** Of the box of a figure, at least this part shows some figure. */
 const SEEN = 0.03;

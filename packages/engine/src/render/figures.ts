@@ -14,7 +14,7 @@ import {
   type ToReference,
   type TraitSheet,
 } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 import type { RequestInfluence } from '../contract/request';
 import type { RenderedFigure } from '../contract/result';
 import { faceOfRecord } from '../traits/frame';

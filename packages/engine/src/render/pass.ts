@@ -4,7 +4,7 @@ import { heldBy, type Holding } from '../frames/hold';
 import { windowBetween } from '../frames/seenStage';
 import type { LoadedPicture } from '../gives/action';
 import { pictureRemarks, stageChanges } from '../gives/stageChanges';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 import type { RenderRequest } from '../contract/request';
 import type { AppliedShare, InfluenceRemark, ShareRecord } from '../contract/result';
 import { planSynthesis, type SynthesisPlan } from '../synthesis/plan';

@@ -1,6 +1,6 @@
 import { pictureFromRgba, type LayoutMap, type NamedArea, type Picture } from '@urbild/core';
 import { BuiltInEngine } from '../engine';
-import { REGION } from '../painter/stage/region';
+import { REGION } from '../painter/scene/region';
 import { readRequest } from '../contract/readRequest';
 import { placesOfPlan } from '../understand/placesOfPlan';
 

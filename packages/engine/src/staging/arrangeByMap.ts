@@ -10,9 +10,9 @@ import {
   type Picture,
   type PlaceName,
 } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 import { paintStage } from '../painter/paint';
-import { isFigure, REGION, type Region } from '../painter/stage/region';
+import { isFigure, REGION, type Region } from '../painter/scene/region';
 import { fillClasses, NOTHING, type ClassedPicture } from './fillClasses';
 import { before, fillHoles, holdOf } from './ground';
 import { changedOver } from './masses';

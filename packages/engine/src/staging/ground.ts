@@ -1,6 +1,6 @@
 import { blurPlane, clonePicture, resamplePlane, type Picture } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
-import { isFigure, REGION } from '../painter/stage/region';
+import type { FigureRecord } from '../painter/scene/figureRecord';
+import { isFigure, REGION } from '../painter/scene/region';
 
 /** People and creatures stay, with what they hold; props and boats that stand by themselves belong to the arrangement. */
 export function holdOf(labels: Uint8Array, figures: readonly FigureRecord[], w: number, h: number): Float32Array {

@@ -14,7 +14,7 @@ import {
   transportColours,
   type Picture,
 } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 import { before, fillHoles, holdOf } from './ground';
 import { patched, upscaled } from './patchwork';
 

@@ -1,6 +1,6 @@
 import { blurPlane, clonePicture, resample, resamplePlane, smoothstep, type Box, type Picture } from '@urbild/core';
-import { REGION } from '../painter/stage/region';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import { REGION } from '../painter/scene/region';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 
 /** A thing cut out of a reference. */
 export interface CutOut {

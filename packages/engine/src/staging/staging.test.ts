@@ -21,10 +21,10 @@ import {
 import { DANCER, redKettle } from '@urbild/engine-tools';
 import type { ForeignPicture } from '@urbild/engine-tools';
 import { environmentFor } from '../painter/light/environment';
-import { withBody, withTraits, type TraitPulls } from '../painter/figures/fromTraits';
-import { personFrom } from '../painter/figures/fromWords';
+import { withBody, withTraits, type TraitPulls } from '../painter/people/fromTraits';
+import { personFrom } from '../painter/people/fromWords';
 import { mapsOf } from '../painter/paint';
-import { REGION } from '../painter/stage/region';
+import { REGION } from '../painter/scene/region';
 import { influence } from '../testing';
 import { decideIdentities } from '../gives/identities';
 import { environmentLike, lightSide, mixLight } from './light';

@@ -1,5 +1,5 @@
 import { blur, blurPlane, resample, resamplePlane, type Picture } from '@urbild/core';
-import { isFigure } from '../painter/stage/region';
+import { isFigure } from '../painter/scene/region';
 
 /** The long side, in px, at which detail is looked for. */
 const DETAIL_SIDE = 320;

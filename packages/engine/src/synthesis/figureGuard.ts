@@ -1,5 +1,5 @@
 import { blurPlane, clonePicture, levelOf, resamplePlane, smoothstep, type Picture } from '@urbild/core';
-import { planeOf, REGION, regionTable } from '../painter/stage/region';
+import { planeOf, REGION, regionTable } from '../painter/scene/region';
 import type { PaletteShare } from './paletteShare';
 import { softEdge } from './softEdge';
 

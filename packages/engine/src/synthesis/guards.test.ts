@@ -1,5 +1,5 @@
 import { createPicture, Random, splitBands, type Picture } from '@urbild/core';
-import { REGION } from '../painter/stage/region';
+import { REGION } from '../painter/scene/region';
 import { calmSkin, holdFigures, holdMask, keepHues } from './figureGuard';
 import { prepareReference, referenceLevel } from './reference';
 import { toCommonPalette } from './commonPalette';

@@ -1,5 +1,5 @@
 import { clonePicture, createPicture, describeLayout, layoutLikeness, Random, type Picture } from '@urbild/core';
-import { REGION } from '../painter/stage/region';
+import { REGION } from '../painter/scene/region';
 import { evenHues, takeStraysBack } from './figureGuard';
 import { holdForm } from './holdForm';
 import { closeOnPalette } from './palette';

@@ -1,6 +1,6 @@
 /** What is read of references and stages before anything is matched, each on pictures of which the answer is known. */
 import { createPicture, Random, type Picture } from '@urbild/core';
-import { REGION } from '../painter/stage/region';
+import { REGION } from '../painter/scene/region';
 import { LeastRecentlyUsed } from './cache';
 import { contourLines, detailMask, surfaceArea } from './detail';
 import { drawKeyLines } from './keyLines';

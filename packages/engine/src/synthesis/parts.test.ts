@@ -1,6 +1,6 @@
 import { createPicture, GIVES, meanShares, READINGS, type Picture } from '@urbild/core';
 import fc from 'fast-check';
-import { REGION } from '../painter/stage/region';
+import { REGION } from '../painter/scene/region';
 import { LeastRecentlyUsed } from './cache';
 import { contourLines, detailMask, surfaceArea } from './detail';
 import { planSynthesis, type ReadInfluence } from './plan';

@@ -1,5 +1,5 @@
 import { blurPlane, clamp, resamplePlane, type Picture } from '@urbild/core';
-import { isFigure, planeOf, REGION, regionTable } from '../painter/stage/region';
+import { isFigure, planeOf, REGION, regionTable } from '../painter/scene/region';
 import type { Extremes } from './ridges';
 import { softEdge } from './softEdge';
 

@@ -1,5 +1,5 @@
 import { median, type Box } from '@urbild/core';
-import type { FigureRecord } from '../painter/stage/figureRecord';
+import type { FigureRecord } from '../painter/scene/figureRecord';
 
 /** Where a face lies: the middle between its eyes and the tip of its chin, as parts of width and height of the picture. */
 export interface FaceFrame {

@@ -1,4 +1,4 @@
-import type { HairStyle } from '../painter/figures/person';
+import type { HairStyle } from '../painter/people/person';
 
 /** Ways to wear the hair that can be told apart in a picture: what is tied behind the head looks the same from the front. */
 export const SEEN_STYLES = [

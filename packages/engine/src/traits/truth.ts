@@ -1,4 +1,4 @@
-import type { Person } from '../painter/figures/person';
+import type { Person } from '../painter/people/person';
 import { FACE_NUMBERS, lengthOf, seenStyle, type HairLength, type SeenStyle } from './kinds';
 
 /** What is true of a painted person, in the terms of what can be read. For tests and measuring only. */

@@ -1,8 +1,8 @@
 import type { CreatureBrief, Entity, PersonBrief, SceneBrief, ThingBrief } from '@urbild/core';
 import { CREATURES } from '../creatures';
-import { withBody, withTraits, type TraitPulls } from '../figures/fromTraits';
-import { personFrom } from '../figures/fromWords';
-import type { Person } from '../figures/person';
+import { withBody, withTraits, type TraitPulls } from '../people/fromTraits';
+import { personFrom } from '../people/fromWords';
+import type { Person } from '../people/person';
 import { THINGS } from '../things';
 
 /** One body of the picture: an entity of the brief, counted out. */

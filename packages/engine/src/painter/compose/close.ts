@@ -1,8 +1,8 @@
 import type { SceneBrief } from '@urbild/core';
-import { paintPerson } from '../figures/paintPerson';
+import { paintPerson } from '../people/paintPerson';
 import type { LayoutHints, Staging } from '../places';
-import { seenBy } from '../stage/camera';
-import type { Scene } from '../stage/scene';
+import { seenBy } from '../scene/camera';
+import type { Scene } from '../scene/scene';
 import { largerBy, type Actor } from './actors';
 import { paintActor, YAW } from './paintActor';
 

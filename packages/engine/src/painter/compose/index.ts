@@ -1,10 +1,10 @@
 import { mixLch, type SceneBrief } from '@urbild/core';
-import type { TraitPulls } from '../figures/fromTraits';
+import type { TraitPulls } from '../people/fromTraits';
 import { environmentFor, type Environment } from '../light/environment';
 import { PLACE_PAINTERS, type LayoutHints, type Staging } from '../places';
 import { paintPrecipitation } from '../sky/precipitation';
-import { REGION } from '../stage/region';
-import { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import { Scene } from '../scene/scene';
 import { THINGS } from '../things';
 import { actorsOf, type Actor } from './actors';
 import { paintClose } from './close';

@@ -1,6 +1,6 @@
 import { clamp, type SceneBrief } from '@urbild/core';
 import type { LayoutHints, Staging } from '../places';
-import type { Scene } from '../stage/scene';
+import type { Scene } from '../scene/scene';
 import { largerBy, type Actor } from './actors';
 import type { Spot } from './paintActor';
 

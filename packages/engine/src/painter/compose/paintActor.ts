@@ -1,10 +1,10 @@
 import { adjustLch, mixLch, type Action, type View } from '@urbild/core';
 import { CREATURES, paintCreature } from '../creatures';
-import { baseOf, paintPerson } from '../figures/paintPerson';
-import type { PoseHint } from '../figures/personPlace';
+import { baseOf, paintPerson } from '../people/paintPerson';
+import type { PoseHint } from '../people/personPlace';
 import { ellipse } from '../geometry/point';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { paintThing } from '../things';
 import { topOf, type Actor } from './actors';
 

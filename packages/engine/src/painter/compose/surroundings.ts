@@ -2,7 +2,7 @@ import { clamp } from '@urbild/core';
 import { grassOf } from '../land/fields';
 import { islet } from '../land/land';
 import type { Staging } from '../places';
-import type { Scene } from '../stage/scene';
+import type { Scene } from '../scene/scene';
 import { THINGS } from '../things';
 import { ripples } from '../water/water';
 import type { Actor } from './actors';

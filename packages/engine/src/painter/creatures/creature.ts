@@ -1,5 +1,5 @@
 import type { Action, Lch } from '@urbild/core';
-import type { Kit } from '../stage/kit';
+import type { Kit } from '../scene/kit';
 
 /** How a creature is drawn: colours, what it does. */
 export interface CreatureLook {

@@ -2,7 +2,7 @@
 import { CREATURE_WORDS, THING_WORDS, understand } from '@urbild/core';
 import { compose } from '../compose';
 import { mapsOf } from '../paint';
-import { isFigure, REGION } from '../stage/region';
+import { isFigure, REGION } from '../scene/region';
 import { medianColour, painted } from '../testing';
 import { THINGS } from '../things';
 import { CREATURES } from './index';

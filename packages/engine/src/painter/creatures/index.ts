@@ -1,6 +1,6 @@
 import type { Action, Lch } from '@urbild/core';
-import { Kit } from '../stage/kit';
-import type { Scene } from '../stage/scene';
+import { Kit } from '../scene/kit';
+import type { Scene } from '../scene/scene';
 import { gull, heron } from './birds';
 import type { CreatureDrawing } from './creature';
 import { FOWL } from './fowl';

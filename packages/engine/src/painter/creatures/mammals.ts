@@ -1,6 +1,6 @@
 import type { Lch } from '@urbild/core';
 import type { CreatureDrawing } from './creature';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { quadruped } from './quadruped';
 import { curledAs, sittingAs } from './resting';
 

@@ -1,6 +1,6 @@
 import { adjustLch, mixLch, type Lch } from '@urbild/core';
-import type { Kit } from '../stage/kit';
-import { REGION } from '../stage/region';
+import type { Kit } from '../scene/kit';
+import { REGION } from '../scene/region';
 import { EYE, type CreatureDrawing, type CreatureLook } from './creature';
 
 const A = REGION.animal;

@@ -1,5 +1,5 @@
 import { adjustLch, mixLch, type Lch } from '@urbild/core';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { EYE, type CreatureDrawing } from './creature';
 
 const A = REGION.animal;

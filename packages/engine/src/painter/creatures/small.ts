@@ -1,7 +1,7 @@
 import { adjustLch, mixLch, type Lch } from '@urbild/core';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { EYE, type CreatureDrawing, type CreatureLook } from './creature';
-import type { Kit } from '../stage/kit';
+import type { Kit } from '../scene/kit';
 
 const A = REGION.animal;
 const eye = (kit: Kit, u: number, v: number, r: number) => {

@@ -1,7 +1,7 @@
 import { type Lch } from '@urbild/core';
 import type { Season } from '@urbild/core';
 import type { Point } from '../geometry/point';
-import type { Scene } from '../stage/scene';
+import type { Scene } from '../scene/scene';
 import { bank } from './land';
 import { meadowFlecks, reedBank } from './plants';
 

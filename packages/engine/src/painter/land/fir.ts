@@ -2,8 +2,8 @@ import { adjustLch, mixLch, type Lch } from '@urbild/core';
 import { wobble } from '../geometry/curve';
 import type { Point } from '../geometry/point';
 import { isSnowy } from '../light/environment';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** A fir standing on (x, y) px, `size` px tall, in tiers; snow lies on its branches. */
 export function fir(scene: Scene, x: number, y: number, size: number, depth: number): void {

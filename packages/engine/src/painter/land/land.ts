@@ -1,9 +1,9 @@
 import { smoothstep, type Lch } from '@urbild/core';
 import { spline, wobble } from '../geometry/curve';
 import type { Path, Point } from '../geometry/point';
-import type { ShapeNode, ShapeStyle } from '../stage/displayList';
-import { REGION, type Region } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import type { ShapeNode, ShapeStyle } from '../scene/displayList';
+import { REGION, type Region } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** A row of far hills: base line at `y` px, `amplitude` and `rough` (length of a feature) in units. */
 export function ridge(

@@ -1,10 +1,10 @@
 import { adjustLch, mixLch, type Lch } from '@urbild/core';
 import { capsule, ribbon, spline, wobble } from '../geometry/curve';
 import { ellipse, type Point } from '../geometry/point';
-import type { Blade } from '../stage/displayList';
+import type { Blade } from '../scene/displayList';
 import { isSnowy } from '../light/environment';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** How reeds grow; parts are probabilities 0..1, lengths px. */
 export interface ReedStyle {

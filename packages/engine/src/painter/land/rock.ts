@@ -1,8 +1,8 @@
 import { mixLch, type Lch } from '@urbild/core';
 import { wobble } from '../geometry/curve';
 import type { Point } from '../geometry/point';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** A rock standing on (x, y) px, `w` x `h` px, with facets; `flat` 0.7 is a dome, 0.25 a long shelf. */
 export function rock(

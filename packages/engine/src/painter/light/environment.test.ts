@@ -1,7 +1,7 @@
 import { colourDistance, lchToRgb, SEASONS, TIMES, WEATHERS, type Lch } from '@urbild/core';
 import fc from 'fast-check';
-import { Scene } from '../stage/scene';
-import { REGION } from '../stage/region';
+import { Scene } from '../scene/scene';
+import { REGION } from '../scene/region';
 import { environmentFor, inLeaf, isSnowy } from './environment';
 
 const GREEN: Lch = [0.52, 0.11, 140];

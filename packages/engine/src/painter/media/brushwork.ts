@@ -1,7 +1,7 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import { adjustLch, cssOf, mixLch, type Lch, type Random } from '@urbild/core';
 import type { Bounds } from '../geometry/point';
-import type { ShapeNode } from '../stage/displayList';
+import type { ShapeNode } from '../scene/displayList';
 import type { ShapeLight } from './shapeLight';
 import { bristleDab, colourAt } from './strokes';
 

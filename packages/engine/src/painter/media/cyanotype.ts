@@ -1,6 +1,6 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import { clamp, lchToRgb, lerp, mixLch, Random, smoothstep, ValueNoise } from '@urbild/core';
-import type { MistNode } from '../stage/displayList';
+import type { MistNode } from '../scene/displayList';
 import { GouacheRenderer } from './gouache';
 import { displacePixels, editPixels, lightnessRange } from './post';
 

@@ -1,7 +1,7 @@
 /** What every medium owes its picture, and what sets one apart from the next, measured on the paper. */
 import { MEDIA, pictureFromRgba, type Medium } from '@urbild/core';
 import { painted } from '../testing';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import type { Stage } from '../paint';
 import { paletteFor, PALETTES } from './index';
 

@@ -18,9 +18,9 @@ import {
   type Node,
   type Reflection,
   type ShapeNode,
-} from '../stage/displayList';
+} from '../scene/displayList';
 
-import type { Scene } from '../stage/scene';
+import type { Scene } from '../scene/scene';
 import type { MediumPalette } from './palettes';
 import { layCrescents, layDabs, strokeDirection } from './brushwork';
 import { addGrain, displacePixels, fromEdge, stain } from './post';

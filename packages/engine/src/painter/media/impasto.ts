@@ -1,7 +1,7 @@
 import { createCanvas, type SKRSContext2D } from '@napi-rs/canvas';
 import { lerp, Random, ValueNoise } from '@urbild/core';
-import { labelMap } from '../stage/labels';
-import { isFigure, REGION } from '../stage/region';
+import { labelMap } from '../scene/labels';
+import { isFigure, REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain } from './post';
 import { releaseCanvas } from './release';

@@ -1,6 +1,6 @@
 import type { Canvas } from '@napi-rs/canvas';
 import type { Medium } from '@urbild/core';
-import type { Scene } from '../stage/scene';
+import type { Scene } from '../scene/scene';
 import { CharcoalRenderer } from './charcoal';
 import { CyanotypeRenderer } from './cyanotype';
 import { EmbroideryRenderer } from './embroidery';

@@ -1,7 +1,7 @@
 import { createCanvas, type SKRSContext2D } from '@napi-rs/canvas';
 import { clamp, cssOf, type Lch } from '@urbild/core';
-import { boundsOfNode, type GroupNode, type Reflection } from '../stage/displayList';
-import type { Scene } from '../stage/scene';
+import { boundsOfNode, type GroupNode, type Reflection } from '../scene/displayList';
+import type { Scene } from '../scene/scene';
 import { releaseCanvas } from './release';
 
 /**

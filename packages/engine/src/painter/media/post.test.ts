@@ -1,8 +1,8 @@
 import { createCanvas, type SKRSContext2D } from '@napi-rs/canvas';
 import { environmentFor } from '../light/environment';
-import { Kit } from '../stage/kit';
-import { REGION } from '../stage/region';
-import { Scene } from '../stage/scene';
+import { Kit } from '../scene/kit';
+import { REGION } from '../scene/region';
+import { Scene } from '../scene/scene';
 import { renderScene } from '.';
 import { addGrain, displacePixels, editPixels, fromEdge, lightnessRange, stain } from './post';
 

@@ -1,7 +1,7 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import { clamp, lchToRgb, Random, smoothstep, ValueNoise } from '@urbild/core';
-import type { ShapeNode } from '../stage/displayList';
-import { isFigure, REGION } from '../stage/region';
+import type { ShapeNode } from '../scene/displayList';
+import { isFigure, REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { editPixels, lightnessRange } from './post';
 

@@ -1,9 +1,9 @@
 import { clamp, lerp, mixLch, type Lch } from '@urbild/core';
 import type { Bounds } from '../geometry/point';
 import type { Environment } from '../light/environment';
-import type { ShapeNode } from '../stage/displayList';
-import { REGION } from '../stage/region';
-import type { Lamp } from '../stage/scene';
+import type { ShapeNode } from '../scene/displayList';
+import { REGION } from '../scene/region';
+import type { Lamp } from '../scene/scene';
 
 /** The light on one shape: the scene's, bent by lamps and warmed in the shadows of skin, hair and cloth. */
 export interface ShapeLight {

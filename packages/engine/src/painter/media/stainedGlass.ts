@@ -1,8 +1,8 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import { adjustLch, clamp, cssOf, mixLch, Random, type Lch } from '@urbild/core';
 import { boundsOf, type Point } from '../geometry/point';
-import type { BladesNode, GlowNode, LineNode, ShapeNode } from '../stage/displayList';
-import { REGION } from '../stage/region';
+import type { BladesNode, GlowNode, LineNode, ShapeNode } from '../scene/displayList';
+import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels } from './post';
 import { colourAt, taperedLine, tracePath } from './strokes';

@@ -1,7 +1,7 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import { adjustLch, cssOf, lerp, mixLch, type Lch, type Random } from '@urbild/core';
 import { boundsOf, type Bounds, type Path } from '../geometry/point';
-import type { Gradient, ShapeNode } from '../stage/displayList';
+import type { Gradient, ShapeNode } from '../scene/displayList';
 
 /** Makes `path` the current path of the context. */
 export function tracePath(context: SKRSContext2D, path: Path): void {

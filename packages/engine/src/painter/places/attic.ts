@@ -1,5 +1,5 @@
 import { wobble } from '../geometry/curve';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { paintThing } from '../things';
 import type { Place } from './place';
 import { beams, hangingLamp, room, windowView } from './room';

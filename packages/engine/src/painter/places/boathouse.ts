@@ -1,7 +1,7 @@
 import { adjustLch, type Lch } from '@urbild/core';
 import { wobble } from '../geometry/curve';
 import { rectangle } from '../geometry/point';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { paintThing } from '../things';
 import type { Place } from './place';
 import { beams, hangingLamp, room, windowView } from './room';

@@ -6,8 +6,8 @@ import { fir } from '../land/fir';
 import { treeline } from '../land/land';
 import { reeds } from '../land/plants';
 import { paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { horizonOf, type Place } from './place';
 
 /** A great trunk that leaves the picture at the top: foot (x, y), `w` px wide. */

@@ -4,7 +4,7 @@ import { rectangle, type Path } from '../geometry/point';
 import { reeds } from '../land/plants';
 import { treeline } from '../land/land';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { paintThing } from '../things';
 import type { Place } from './place';
 import { hangingLamp } from './room';

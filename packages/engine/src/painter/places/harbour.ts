@@ -1,10 +1,10 @@
 import { wobble } from '../geometry/curve';
 import { rectangle } from '../geometry/point';
 import { ridge } from '../land/land';
-import { sailingBoat } from '../props/boats';
-import { lighthouse as lighthouseTower } from '../props/towers';
+import { sailingBoat } from '../things/boats';
+import { lighthouse as lighthouseTower } from '../things/towers';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { glitter, paintWater, ripples } from '../water/water';
 import { cobbles, houseRow } from './town';
 import { horizonOf, type Place } from './place';

@@ -1,12 +1,12 @@
 import { wobble } from '../geometry/curve';
 import { rectangle } from '../geometry/point';
 import { rock } from '../land/rock';
-import { sailingBoat } from '../props/boats';
-import { paintWindow } from '../props/stiltHouse';
-import { LIGHTHOUSE_LAMP, lightBeam, lighthouse as lighthouseTower } from '../props/towers';
+import { sailingBoat } from '../things/boats';
+import { paintWindow } from '../things/stiltHouse';
+import { LIGHTHOUSE_LAMP, lightBeam, lighthouse as lighthouseTower } from '../things/towers';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { glitter, paintWater, ripples } from '../water/water';
 import { roughSea, waveRow } from '../water/waves';
 import { horizonOf, type Place } from './place';

@@ -1,8 +1,8 @@
 import { smoothstep } from '@urbild/core';
 import { bank, islet, treeline } from '../land/land';
 import { meadowFlecks, reedBank } from '../land/plants';
-import { stiltHouse } from '../props/stiltHouse';
-import { mill } from '../props/towers';
+import { stiltHouse } from '../things/stiltHouse';
+import { mill } from '../things/towers';
 import { mist } from '../sky/precipitation';
 import { horizonOf, type Place } from './place';
 import { foregroundReeds, openWater } from './waterways';

@@ -2,9 +2,9 @@ import { type Lch } from '@urbild/core';
 import { spline, wobble } from '../geometry/curve';
 import { bank, ridge, treeline } from '../land/land';
 import { meadowFlecks, reedBank, tree } from '../land/plants';
-import { mill as millTower } from '../props/towers';
+import { mill as millTower } from '../things/towers';
 import { cloudBank, paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { horizonOf, type Place } from './place';
 
 export const millByTheDyke: Place = (scene, setting) => {

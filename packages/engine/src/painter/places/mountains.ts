@@ -7,8 +7,8 @@ import { treeline } from '../land/land';
 import { rock } from '../land/rock';
 import { mist } from '../sky/precipitation';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { horizonOf, type Place } from './place';
 
 /** A range of peaks with snow on them: base line y px, `height` px. */

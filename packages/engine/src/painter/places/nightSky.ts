@@ -3,7 +3,7 @@ import { ellipse } from '../geometry/point';
 import { cornerGrass, grassOf } from '../land/fields';
 import { bank, ridge, treeline } from '../land/land';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { paintThing } from '../things';
 import { horizonOf, type Place } from './place';
 

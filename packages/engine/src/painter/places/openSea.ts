@@ -1,5 +1,5 @@
 import { rock } from '../land/rock';
-import { sailingBoat } from '../props/boats';
+import { sailingBoat } from '../things/boats';
 import { paintClouds, paintSky } from '../sky/sky';
 import { glitter, paintWater, ripples } from '../water/water';
 import { roughSea } from '../water/waves';

@@ -4,8 +4,8 @@ import { cornerGrass, fields, grass, grassOf } from '../land/fields';
 import { ridge, treeline } from '../land/land';
 import { tree } from '../land/plants';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { horizonOf, type Place } from './place';
 
 const BLOSSOM: readonly Lch[] = [

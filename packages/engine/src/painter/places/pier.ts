@@ -1,8 +1,8 @@
 import { treeline } from '../land/land';
 import { rock } from '../land/rock';
-import { jetty } from '../props/boats';
-import { stiltHouse } from '../props/stiltHouse';
-import { lighthouse } from '../props/towers';
+import { jetty } from '../things/boats';
+import { stiltHouse } from '../things/stiltHouse';
+import { lighthouse } from '../things/towers';
 import { horizonOf, type Place } from './place';
 import { openWater } from './waterways';
 

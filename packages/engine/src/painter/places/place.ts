@@ -1,6 +1,6 @@
 import { clamp, lerp } from '@urbild/core';
-import type { PoseHint } from '../figures/personPlace';
-import type { Scene } from '../stage/scene';
+import type { PoseHint } from '../people/personPlace';
+import type { Scene } from '../scene/scene';
 
 /** Where people, boats and things go in a painted place; lengths in px. */
 export interface Staging {

@@ -1,9 +1,9 @@
 import { PLACES } from '@urbild/core';
 import fc from 'fast-check';
 import { environmentFor } from '../light/environment';
-import { labelMap } from '../stage/labels';
-import { REGION } from '../stage/region';
-import { Scene } from '../stage/scene';
+import { labelMap } from '../scene/labels';
+import { REGION } from '../scene/region';
+import { Scene } from '../scene/scene';
 import { PLACE_PAINTERS, type Setting } from '.';
 
 const scene = (width: number, height: number, refused: readonly string[] = []) => {

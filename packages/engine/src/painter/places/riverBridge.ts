@@ -5,8 +5,8 @@ import { fields, grass, grassOf } from '../land/fields';
 import { bank, ridge, treeline } from '../land/land';
 import { reedBank, tree } from '../land/plants';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { ripples } from '../water/water';
 import { horizonOf, type Place } from './place';
 

@@ -2,8 +2,8 @@ import { adjustLch, mixLch, type Lch } from '@urbild/core';
 import { wobble } from '../geometry/curve';
 import { rectangle, type Path } from '../geometry/point';
 import { treeline } from '../land/land';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** How a room is built; parts of the height, colours OKLCH. */
 export interface RoomStyle {

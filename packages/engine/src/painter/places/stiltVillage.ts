@@ -1,7 +1,7 @@
 import { mixLch } from '@urbild/core';
 import { treeline } from '../land/land';
-import { jetty } from '../props/boats';
-import { stiltHouse } from '../props/stiltHouse';
+import { jetty } from '../things/boats';
+import { stiltHouse } from '../things/stiltHouse';
 import { mist } from '../sky/precipitation';
 import { cloudStreaks } from '../sky/sky';
 import { horizonOf, type Place } from './place';

@@ -1,9 +1,9 @@
 import { type Lch } from '@urbild/core';
 import { spline, wobble } from '../geometry/curve';
 import { ellipse, rectangle, type Point } from '../geometry/point';
-import { townhouse } from '../props/townhouse';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { townhouse } from '../things/townhouse';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 export const FRONTS: readonly Lch[] = [
   [0.62, 0.11, 32],

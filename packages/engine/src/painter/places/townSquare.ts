@@ -3,7 +3,7 @@ import { ellipse } from '../geometry/point';
 import { ridge } from '../land/land';
 import { tree } from '../land/plants';
 import { paintClouds, paintSky } from '../sky/sky';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { paintThing } from '../things';
 import { cobbles, houseRow, steeple } from './town';
 import { horizonOf, type Place } from './place';

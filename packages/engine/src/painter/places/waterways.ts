@@ -2,7 +2,7 @@ import { smoothstep, type Lch } from '@urbild/core';
 import { ridge } from '../land/land';
 import { reedBank } from '../land/plants';
 import { paintClouds, paintSky } from '../sky/sky';
-import type { Scene } from '../stage/scene';
+import type { Scene } from '../scene/scene';
 import { glitter, paintWater, ripples } from '../water/water';
 import { roughSea } from '../water/waves';
 

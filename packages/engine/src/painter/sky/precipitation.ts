@@ -1,8 +1,8 @@
 import { mixLch, type Lch } from '@urbild/core';
 import { spline } from '../geometry/curve';
 import { ellipse } from '../geometry/point';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** Rain, snow and mist in front of everything, as the weather says. `horizon` in px. */
 export function paintPrecipitation(scene: Scene, horizon: number): void {

@@ -1,8 +1,8 @@
 import { mixLch, type Lch } from '@urbild/core';
 import { spline, ribbon, wobble } from '../geometry/curve';
 import { ellipse, rectangle, type Point } from '../geometry/point';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 /** Where the sun or moon stands, if there is one, in px. */
 export interface SkyLight {

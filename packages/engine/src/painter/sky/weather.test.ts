@@ -1,7 +1,7 @@
 /** Light, weather and season, told from pictures: what an art director would say of them without knowing the words. */
 import { pictureFromRgba, SEASONS, TIMES, WEATHERS } from '@urbild/core';
 import { composed, painted, partOf } from '../testing';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import type { Stage } from '../paint';
 
 const PLACE = 'a meadow';

@@ -1,5 +1,5 @@
 import { adjustLch, type Lch } from '@urbild/core';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { DARK_WOOD, IRON, LEAF, PAPER, STONE, WOOD, type ThingDrawing } from './thing';
 
 const P = REGION.prop;

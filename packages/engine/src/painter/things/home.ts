@@ -1,5 +1,5 @@
 import { adjustLch, type Lch } from '@urbild/core';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { BRASS, DARK_WOOD, FLAME, GLOW, IRON, PAPER, STONE, WOOD, type ThingDrawing } from './thing';
 
 const P = REGION.prop;

@@ -1,6 +1,6 @@
 import type { Lch } from '@urbild/core';
-import { Kit, type KitOptions } from '../stage/kit';
-import type { Scene } from '../stage/scene';
+import { Kit, type KitOptions } from '../scene/kit';
+import type { Scene } from '../scene/scene';
 import { CONTAINERS } from './containers';
 import { HELD } from './held';
 import { HOME } from './home';

@@ -1,11 +1,11 @@
 import { adjustLch, type Lch } from '@urbild/core';
 import { tree as paintTree } from '../land/plants';
 import { fir as paintFir } from '../land/fir';
-import { punt, sailingBoat } from '../props/boats';
-import { stiltHouse } from '../props/stiltHouse';
-import { lighthouse, mill } from '../props/towers';
+import { punt, sailingBoat } from './boats';
+import { stiltHouse } from './stiltHouse';
+import { lighthouse, mill } from './towers';
 import { isSnowy } from '../light/environment';
-import { REGION } from '../stage/region';
+import { REGION } from '../scene/region';
 import { LEAF, STONE, type ThingDrawing } from './thing';
 
 /** Houses, trees, boats: things as large as a place. */

@@ -1,5 +1,5 @@
 import type { Lch } from '@urbild/core';
-import type { Kit } from '../stage/kit';
+import type { Kit } from '../scene/kit';
 
 /** A kind of thing: its foot on (0, 0), 1 unit tall. */
 export interface ThingDrawing {

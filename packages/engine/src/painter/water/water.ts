@@ -1,8 +1,8 @@
 import { lerp, mixLch, type Lch } from '@urbild/core';
 import { ribbon } from '../geometry/curve';
 import { rectangle } from '../geometry/point';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import type { SkyLight } from '../sky/sky';
 
 /** A sheet of water from the horizon (px) down. */

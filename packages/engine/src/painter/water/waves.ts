@@ -1,8 +1,8 @@
 import { mixLch, type Lch } from '@urbild/core';
 import { ribbon, spline, wobble } from '../geometry/curve';
 import { ellipse, type Point } from '../geometry/point';
-import { REGION } from '../stage/region';
-import type { Scene } from '../stage/scene';
+import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 
 interface Crest {
   readonly x: number;

@@ -1,4 +1,4 @@
-import { REGION, regionTable } from '../../painter/stage/region';
+import { REGION, regionTable } from '../../painter/scene/region';
 
 /** What parts of a picture are told apart, so that sky is drawn from sky, ground from ground, things from things. */
 export const REGION_KINDS = ['sky', 'ground', 'thing'] as const;

@@ -1,5 +1,5 @@
 import { answerOf, blurPlane, oddsOf, resamplePlane, unpackNetwork, type Network, type Picture } from '@urbild/core';
-import { planeOf } from '../../painter/stage/region';
+import { planeOf } from '../../painter/scene/region';
 import { READ_SIDE, regionFeatures } from './features';
 import { kindOf, PLACE_OF_KIND, PLACE_OF_REGION } from './kinds';
 import { REGION_WEIGHTS } from './weights.generated';

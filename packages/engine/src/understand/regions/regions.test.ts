@@ -1,7 +1,7 @@
 import { pictureFromRgba, understand, type Medium, type Picture } from '@urbild/core';
 import { foreignLooks } from '@urbild/engine-tools';
 import { paintStage } from '../../painter/paint';
-import { REGION } from '../../painter/stage/region';
+import { REGION } from '../../painter/scene/region';
 import { foreignPhotograph } from '../../testing';
 import { kindOf, PLACE_OF_KIND, REGION_KINDS } from './kinds';
 import { commonRegions, readRegions, regionsOfLabels } from './readRegions';
