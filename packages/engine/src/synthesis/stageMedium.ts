@@ -66,7 +66,7 @@ export function stageMediumFor(looks: readonly SurfaceShare[]): StageMedium | un
   const inks = inksOf(looks);
   const scores = MEDIA.map((medium, k) => ({
     medium,
-    score: looks.reduce((s, l) => s + (l.share / total) * l.reference.manner[k] ** 2, 0),
+    score: looks.reduce((s, l) => s + (l.share / total) * (l.reference.manner[k] ?? 0) ** 2, 0),
   }))
     .filter(({ medium }) =>
       TWO_TONE.includes(medium)

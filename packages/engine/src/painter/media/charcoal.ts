@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { displacePixels, editPixels } from './post';
 import { hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
+import { plain, type MediumKind } from './palettes';
 
 /** Smudged tones and soft black strokes on rough paper. */
 export class CharcoalRenderer extends GouacheRenderer {
@@ -120,3 +121,13 @@ export class CharcoalRenderer extends GouacheRenderer {
     });
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const CHARCOAL: MediumKind = {
+  renderer: CharcoalRenderer,
+  palettes: {
+    black: plain([0.93, 0.016, 85], [0.19, 0.01, 60]),
+    sanguine: plain([0.9, 0.03, 80], [0.42, 0.12, 35]),
+    white: plain([0.3, 0.02, 250], [0.95, 0.01, 90]),
+  },
+};

@@ -3,6 +3,7 @@ import { clamp, lchToRgb, lerp, mixLch, Random, smoothstep, ValueNoise } from '@
 import type { MistNode } from '../scene/displayList';
 import { GouacheRenderer } from './gouache';
 import { displacePixels, editPixels, lightnessRange } from './post';
+import type { MediumKind } from './palettes';
 
 /** A print in one blue on hand-coated paper, with a brushed edge. */
 export class CyanotypeRenderer extends GouacheRenderer {
@@ -34,3 +35,13 @@ export class CyanotypeRenderer extends GouacheRenderer {
     });
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const CYANOTYPE: MediumKind = {
+  renderer: CyanotypeRenderer,
+  palettes: {
+    blue: { paper: [0.96, 0.015, 100], middle: [0.62, 0.1, 240], key: [0.24, 0.1, 262] },
+    brown: { paper: [0.95, 0.02, 85], middle: [0.62, 0.08, 62], key: [0.25, 0.05, 45] },
+    green: { paper: [0.95, 0.02, 110], middle: [0.6, 0.08, 165], key: [0.25, 0.06, 170] },
+  },
+};

@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels, editPixels } from './post';
 import { colourAt, hatchLines, lightSide, tracePath } from './strokes';
+import { plain, type MediumKind } from './palettes';
 
 /** Satin stitches of coloured thread on cloth, outlined in back stitch. */
 export class EmbroideryRenderer extends GouacheRenderer {
@@ -148,3 +149,9 @@ export class EmbroideryRenderer extends GouacheRenderer {
     addGrain(context, w, h, 1.2, 0.1, () => this.pause());
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const EMBROIDERY: MediumKind = {
+  renderer: EmbroideryRenderer,
+  palettes: { linen: plain([0.88, 0.03, 82], [0.3, 0.04, 60]), navy: plain([0.3, 0.05, 262], [0.2, 0.04, 262]) },
+};

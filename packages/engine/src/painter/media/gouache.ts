@@ -21,7 +21,6 @@ import {
 } from '../scene/displayList';
 
 import type { Scene } from '../scene/scene';
-import type { MediumPalette } from './palettes';
 import { layCrescents, layDabs, strokeDirection } from './brushwork';
 import { addGrain, displacePixels, fromEdge, stain } from './post';
 import { lightOn, type ShapeLight } from './shapeLight';
@@ -29,6 +28,7 @@ import { paintMirrored } from './mirrored';
 import { releaseCanvas } from './release';
 import { taperedLine, tracePath } from './strokes';
 import { textureTile, type TextureName } from './textures';
+import { FULL, type MediumKind, type MediumPalette } from './palettes';
 
 /** How many parts of a scene are drawn at once. */
 const NODES_AT_ONCE = 24;
@@ -288,3 +288,9 @@ export class GouacheRenderer {
     context.restore();
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const GOUACHE: MediumKind = {
+  renderer: GouacheRenderer,
+  palettes: FULL,
+};

@@ -5,6 +5,7 @@ import { isFigure, REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain } from './post';
 import { releaseCanvas } from './release';
+import { FULL, type MediumKind } from './palettes';
 
 /** Thick oil laid in short strokes that follow the forms, with ridges that catch the light (after Hertzmann 1998). */
 export class ImpastoRenderer extends GouacheRenderer {
@@ -84,3 +85,9 @@ export class ImpastoRenderer extends GouacheRenderer {
       }
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const IMPASTO: MediumKind = {
+  renderer: ImpastoRenderer,
+  palettes: FULL,
+};

@@ -1,39 +1,61 @@
 import type { Canvas } from '@napi-rs/canvas';
-import type { Medium } from '@urbild/core';
+import { colourDistance, type Medium, type NamedColour } from '@urbild/core';
 import type { Scene } from '../scene/scene';
-import { CharcoalRenderer } from './charcoal';
-import { CyanotypeRenderer } from './cyanotype';
-import { EmbroideryRenderer } from './embroidery';
-import { GouacheRenderer } from './gouache';
-import { ImpastoRenderer } from './impasto';
-import { InkWashRenderer } from './inkWash';
-import { LinocutRenderer } from './linocut';
-import { paletteFor, type MediumPalette } from './palettes';
-import { PaperCutRenderer } from './paperCut';
-import { PastelRenderer } from './pastel';
-import { PencilRenderer } from './pencil';
-import { ScreenPrintRenderer } from './screenPrint';
-import { StainedGlassRenderer } from './stainedGlass';
-import { WoodblockRenderer } from './woodblock';
+import { CHARCOAL } from './charcoal';
+import { CYANOTYPE } from './cyanotype';
+import { EMBROIDERY } from './embroidery';
+import { GOUACHE } from './gouache';
+import { IMPASTO } from './impasto';
+import { INK_WASH } from './inkWash';
+import { LINOCUT } from './linocut';
+import type { MediumKind, MediumPalette } from './palettes';
+import { PAPER_CUT } from './paperCut';
+import { PASTEL } from './pastel';
+import { PENCIL } from './pencil';
+import { SCREEN_PRINT } from './screenPrint';
+import { STAINED_GLASS } from './stainedGlass';
+import { WOODBLOCK } from './woodblock';
 
-export { paletteFor, PALETTES, type MediumPalette } from './palettes';
+export type { MediumPalette } from './palettes';
 
-/** The renderer of every medium: one file and one line each. */
-const RENDERERS: Readonly<Record<Medium, new (scene: Scene, palette: MediumPalette) => GouacheRenderer>> = {
-  gouache: GouacheRenderer,
-  'ink wash': InkWashRenderer,
-  linocut: LinocutRenderer,
-  pastel: PastelRenderer,
-  'paper-cut': PaperCutRenderer,
-  woodblock: WoodblockRenderer,
-  embroidery: EmbroideryRenderer,
-  cyanotype: CyanotypeRenderer,
-  'screen print': ScreenPrintRenderer,
-  impasto: ImpastoRenderer,
-  charcoal: CharcoalRenderer,
-  pencil: PencilRenderer,
-  'stained glass': StainedGlassRenderer,
+/** Every medium: one file and one line each. */
+const KINDS: Readonly<Record<Medium, MediumKind>> = {
+  gouache: GOUACHE,
+  'ink wash': INK_WASH,
+  linocut: LINOCUT,
+  pastel: PASTEL,
+  'paper-cut': PAPER_CUT,
+  woodblock: WOODBLOCK,
+  embroidery: EMBROIDERY,
+  cyanotype: CYANOTYPE,
+  'screen print': SCREEN_PRINT,
+  impasto: IMPASTO,
+  charcoal: CHARCOAL,
+  pencil: PENCIL,
+  'stained glass': STAINED_GLASS,
 };
+
+/** The palettes of every medium by name; the first one is the usual. */
+export const PALETTES = Object.fromEntries(
+  Object.entries(KINDS).map(([medium, { palettes }]) => [medium, palettes]),
+) as Readonly<Record<Medium, MediumKind['palettes']>>;
+
+/**
+ * The palette of a medium: the one of that name, or one of the colours that the words name with the medium, or the usual one.
+ */
+export function paletteFor(medium: Medium, name?: string, inks: readonly NamedColour[] = []): MediumPalette {
+  const { palettes, ofInks } = KINDS[medium];
+  const [usual] = Object.values(palettes);
+  if (name && palettes[name]) return palettes[name];
+  if (!inks.length) return usual;
+  if (ofInks)
+    return ofInks(
+      usual,
+      inks.map((i) => i.lch),
+    );
+  const distance = (p: MediumPalette) => colourDistance(p.tone ?? p.key, inks[0].lch);
+  return Object.values(palettes).reduce((best, p) => (distance(p) < distance(best) ? p : best));
+}
 
 /** Renders a scene in a medium; the canvas has the scene's size. */
 export function renderScene(
@@ -42,5 +64,5 @@ export function renderScene(
   palette: MediumPalette = paletteFor(medium),
   checkpoint: () => void = () => {},
 ): Canvas {
-  return new RENDERERS[medium](scene, palette).render(checkpoint);
+  return new KINDS[medium].renderer(scene, palette).render(checkpoint);
 }

@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels, editPixels } from './post';
 import { hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
+import { plain, WHITE, type MediumKind } from './palettes';
 
 const PAPER: Lch = [0.965, 0.018, 85];
 
@@ -190,3 +191,9 @@ export class InkWashRenderer extends GouacheRenderer {
     });
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const INK_WASH: MediumKind = {
+  renderer: InkWashRenderer,
+  palettes: { black: plain(WHITE), sepia: plain(WHITE, [0.3, 0.06, 55]), blue: plain(WHITE, [0.3, 0.1, 262]) },
+};

@@ -1,14 +1,14 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
-import { clamp, cssOf, lchToRgb, lerp, Random, ValueNoise, type Lch } from '@urbild/core';
+import { clamp, COLOUR_VALUES, cssOf, lchToRgb, lerp, mixLch, Random, ValueNoise, type Lch } from '@urbild/core';
 import { resamplePath } from '../geometry/curve';
 import { areaOf, boundsOf, type Bounds, type Point } from '../geometry/point';
 import type { BladesNode, GlowNode, LineNode, Node, ShapeNode } from '../scene/displayList';
 import { REGION } from '../scene/region';
 import type { Scene } from '../scene/scene';
 import { GouacheRenderer } from './gouache';
-import type { MediumPalette } from './palettes';
 import { displacePixels, editPixels } from './post';
 import { colourAt, hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
+import { CREAM, deep, type MediumKind, type MediumPalette } from './palettes';
 
 type Level = 0 | 1 | 2;
 
@@ -254,3 +254,18 @@ function tonalParts(root: Node, [key, middle]: readonly [number, number]): [numb
   };
   return [at(key), at(key + middle)];
 }
+
+/** How this medium is drawn, and its palettes. */
+export const LINOCUT: MediumKind = {
+  renderer: LinocutRenderer,
+  palettes: {
+    blue: { paper: CREAM, middle: [0.66, 0.09, 225], key: [0.25, 0.055, 262], accent: [0.62, 0.17, 35] },
+    green: { paper: CREAM, middle: [0.74, 0.05, 150], key: [0.28, 0.06, 170], accent: [0.6, 0.17, 30] },
+    red: { paper: [0.95, 0.03, 80], middle: [0.62, 0.16, 32], key: [0.24, 0.04, 30] },
+  },
+  ofInks: (usual, [first, second]) => ({
+    paper: usual.paper,
+    key: second ? deep(second) : deep(mixLch(first, COLOUR_VALUES.black, 0.55)),
+    middle: first,
+  }),
+};

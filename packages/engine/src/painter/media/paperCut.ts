@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain } from './post';
 import { gradientAt, taperedLine, tracePath } from './strokes';
+import { FULL, type MediumKind } from './palettes';
 
 const SHADOW = 'rgba(12,10,40,.42)';
 
@@ -147,3 +148,9 @@ export class PaperCutRenderer extends GouacheRenderer {
     addGrain(context, w, h, 0.7, 0.14, () => this.pause());
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const PAPER_CUT: MediumKind = {
+  renderer: PaperCutRenderer,
+  palettes: FULL,
+};

@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { displacePixels, editPixels } from './post';
 import { colourAt, hatchLines, lightSide, taperedLine, tracePath } from './strokes';
+import { plain, type MediumKind } from './palettes';
 
 /** Chalk in crossing strokes on toned, toothed paper that shows through everywhere. */
 export class PastelRenderer extends GouacheRenderer {
@@ -101,3 +102,9 @@ export class PastelRenderer extends GouacheRenderer {
     );
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const PASTEL: MediumKind = {
+  renderer: PastelRenderer,
+  palettes: { dusk: plain([0.4, 0.045, 275]), sand: plain([0.72, 0.05, 75]), night: plain([0.26, 0.03, 270]) },
+};

@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels } from './post';
 import { hatchLines, lightSide, middleColour, taperedLine, tracePath } from './strokes';
+import { plain, type MediumKind } from './palettes';
 
 /** Pencil lines drawn twice and hatching in the shade, on white paper. */
 export class PencilRenderer extends GouacheRenderer {
@@ -114,3 +115,13 @@ export class PencilRenderer extends GouacheRenderer {
     addGrain(context, w, h, 1.2, 0.04, () => this.pause());
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const PENCIL: MediumKind = {
+  renderer: PencilRenderer,
+  palettes: {
+    graphite: plain([0.96, 0.012, 90], [0.36, 0.012, 260]),
+    brown: plain([0.95, 0.025, 85], [0.4, 0.07, 50]),
+    blue: plain([0.965, 0.01, 240], [0.42, 0.11, 262]),
+  },
+};

@@ -4,6 +4,7 @@ import type { ShapeNode } from '../scene/displayList';
 import { isFigure, REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { editPixels, lightnessRange } from './post';
+import { deep, type MediumKind } from './palettes';
 
 /** Two inks through a grained screen, the second a little out of register. */
 export class ScreenPrintRenderer extends GouacheRenderer {
@@ -66,3 +67,14 @@ function rangeFor(part: number, count: number, darknessOf: (i: number) => number
   const middle = clamp(some[Math.min(some.length - 1, Math.floor(clamp(part, 0.12, 0.75) * some.length))], 0.2, 0.75);
   return [middle - 0.25, middle + 0.25];
 }
+
+/** How this medium is drawn, and its palettes. */
+export const SCREEN_PRINT: MediumKind = {
+  renderer: ScreenPrintRenderer,
+  palettes: {
+    teal: { paper: [0.96, 0.018, 92], middle: [0.66, 0.18, 30], key: [0.46, 0.09, 205] },
+    navy: { paper: [0.95, 0.025, 88], middle: [0.79, 0.15, 85], key: [0.33, 0.09, 265] },
+    plum: { paper: [0.96, 0.015, 80], middle: [0.76, 0.11, 160], key: [0.38, 0.12, 335] },
+  },
+  ofInks: (usual, [first, second]) => ({ ...usual, key: deep(first), middle: second ?? usual.middle }),
+};

@@ -7,6 +7,7 @@ import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels } from './post';
 import { colourAt, taperedLine, tracePath } from './strokes';
 import { resamplePath } from '../geometry/curve';
+import { plain, type MediumKind } from './palettes';
 
 /** Pieces of coloured glass in lead: large areas are cut into panes, light comes through them. */
 export class StainedGlassRenderer extends GouacheRenderer {
@@ -130,3 +131,12 @@ export class StainedGlassRenderer extends GouacheRenderer {
     addGrain(context, w, h, 0.6, 0.1, () => this.pause());
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const STAINED_GLASS: MediumKind = {
+  renderer: StainedGlassRenderer,
+  palettes: {
+    lead: plain([0.12, 0.01, 260], [0.13, 0.012, 260]),
+    gold: plain([0.3, 0.05, 75], [0.4, 0.07, 78]),
+  },
+};

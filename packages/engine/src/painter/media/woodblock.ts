@@ -7,6 +7,7 @@ import { REGION } from '../scene/region';
 import { GouacheRenderer } from './gouache';
 import { addGrain, displacePixels } from './post';
 import { taperedLine, tracePath } from './strokes';
+import { plain, type MediumKind } from './palettes';
 
 /** Flat printed colours with wiped blends, wood grain, and an even key line. */
 export class WoodblockRenderer extends GouacheRenderer {
@@ -117,3 +118,9 @@ export class WoodblockRenderer extends GouacheRenderer {
     addGrain(context, w, h, 0.7, this.light.vignette * 0.5, () => this.pause());
   }
 }
+
+/** How this medium is drawn, and its palettes. */
+export const WOODBLOCK: MediumKind = {
+  renderer: WoodblockRenderer,
+  palettes: { indigo: plain([0.94, 0.03, 88], [0.26, 0.05, 265]), brown: plain([0.93, 0.035, 80], [0.3, 0.06, 45]) },
+};
