@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import js from '@eslint/js';
 import ts from 'typescript-eslint';
 import hooks from 'eslint-plugin-react-hooks';
@@ -44,7 +45,9 @@ const ABOVE = ['app.module', 'application', 'entities', 'errands', 'main', 'open
 const server = ['@urbild/web', '@urbild/api', '@urbild/engine-tools', 'react*'];
 
 /** The views of the page: none imports another; what several need lies in shared/. */
-const VIEWS = ['bench', 'cast', 'compare', 'library', 'looks', 'sequence', 'series', 'strip', 'take'];
+const VIEWS = readdirSync(new URL('apps/web/src/views', import.meta.url), { withFileTypes: true })
+  .filter((entry) => entry.isDirectory())
+  .map((entry) => entry.name);
 const page = ['@urbild/engine', '@urbild/server', '@nestjs/*', '@napi-rs/*', 'sharp', ...node];
 const pageArrows = [
   ...VIEWS.map((name) => ({
