@@ -4,7 +4,7 @@ import { HUES } from '../../theme/kinds';
 import { InForceDialog } from './InForceDialog';
 import type { Lookup } from '../../shared/mix/lookup';
 import { MaskPainter } from './MaskPainter';
-import { SolveDialog } from '../../shared/mix/SolveDialog';
+import { SolveDialog } from '../../shared/mix/solve/SolveDialog';
 import type { BenchMix } from './useBenchMix';
 import { VersionsDialog } from './VersionsDialog';
 import { WordsDialog } from './WordsDialog';

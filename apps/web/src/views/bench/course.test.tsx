@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { GIVES } from '@urbild/core';
 import { useState } from 'react';
 import { AddPictures } from '../../shared/pictures/AddPictures';
-import { SolveDialog } from '../../shared/mix/SolveDialog';
+import { SolveDialog } from '../../shared/mix/solve/SolveDialog';
 import { anInfluence, answers, aReference, aTake, lookup, show } from '../../test/page';
 import { Course } from './Course';
 import { Handle } from './Handle';

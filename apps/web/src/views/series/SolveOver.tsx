@@ -2,7 +2,7 @@ import type { Series } from '../../api/client';
 import { useMixes } from '../../api/queries';
 import { useAdopt } from '../../api/trials';
 import type { Lookup } from '../../shared/mix/lookup';
-import { SolveDialog } from '../../shared/mix/SolveDialog';
+import { SolveDialog } from '../../shared/mix/solve/SolveDialog';
 
 /** Looks for the weights that bring every reference as far as wished, over several shots at once. */
 export function SolveOver({
