@@ -1,13 +1,13 @@
-import { nearestWords, richer, understand, VOCABULARY, type Emphasis } from '@urbild/core';
+import { richer, type Emphasis } from '@urbild/core';
 import { Dialog } from 'radix-ui';
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Take } from '../../api/client';
 import { useNewStrip } from '../../api/trials';
-import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { KeptPhrases } from './KeptPhrases';
-import { phraseOf, replaced, usedBefore, withPhrase } from './words';
+import { phraseOf, usedBefore, withPhrase } from './words';
+import { Drawable, NotDrawn, SaidBefore, SaidMoreRichly } from './WordsParts';
 import { Marked } from '../../shared/mix/Marked';
 import { WordWeights } from './WordWeights';
 
@@ -24,15 +24,6 @@ interface Props {
   readonly onClose: () => void;
 }
 
-const DRAWABLE = [
-  ['Places', 'place'],
-  ['Times', 'time'],
-  ['Weather', 'weather'],
-  ['Creatures', 'creature'],
-  ['Things', 'thing'],
-  ['Clothes', 'garment'],
-] as const;
-
 /** The words at length: what is not understood and what could stand there, more said, what was said before. */
 export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, onWeigh, save, onClose }: Props) {
   const go = useNavigate();
@@ -44,9 +35,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, o
     setText(next);
     onChange(next);
   };
-  const { unheard } = understand(text, avoid);
   const more = richer(text, avoid);
-  const earlier = usedBefore(takes, text);
   const drawBoth = async () => {
     if (text !== prompt) onChange(text);
     await save();
@@ -77,79 +66,16 @@ export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, o
             <Marked prompt={text} />
           </p>
         )}
-        {unheard.length > 0 && (
-          <ul aria-label="Words that the painter does not know" className="flex flex-col gap-1.5">
-            {unheard.map((span) => (
-              <li key={span.start} className="flex flex-wrap items-center gap-2 text-sm">
-                <span>“{span.text}” is not drawn.</span>
-                {nearestWords(span.text).map((word) => (
-                  <Button key={word} onClick={() => put(replaced(text, span, word))}>
-                    {word}
-                  </Button>
-                ))}
-              </li>
-            ))}
-          </ul>
-        )}
+        <NotDrawn text={text} avoid={avoid} onPut={put} />
       </div>
       <WordWeights prompt={text} avoid={avoid} emphases={emphases} onChange={onWeigh} />
-      <Part title="Said more richly">
-        {more.added.length ? (
-          <>
-            <div className="grid grid-cols-2 gap-4">
-              <p className="rounded-lg border border-line bg-card px-3 py-2">{text || 'nothing yet'}</p>
-              <p className="rounded-lg border border-line bg-card px-3 py-2">
-                {text && `${text.replace(/[\s,.]+$/, '')}, `}
-                <span className="font-semibold">{more.added.join(', ')}</span>
-              </p>
-            </div>
-            <div className="flex gap-2">
-              <Button look="main" disabled={strip.isPending} onClick={() => void drawBoth()}>
-                Draw both and compare
-              </Button>
-              <Button onClick={() => put(more.prompt)}>Use the richer words</Button>
-            </div>
-          </>
-        ) : (
-          <p className="text-muted">These words leave nothing open.</p>
-        )}
-      </Part>
+      <SaidMoreRichly text={text} more={more} busy={strip.isPending} onDrawBoth={() => void drawBoth()} onPut={put} />
       <KeptPhrases phrase={marked} onSay={(phrase) => put(withPhrase(text, phrase))} />
-      {earlier.length > 0 && (
-        <Part title="Said before">
-          <ul className="flex flex-col divide-y divide-line">
-            {earlier.map((words) => (
-              <li key={words} className="flex items-center gap-3 py-1.5">
-                <span className="min-w-0 flex-1">{words}</span>
-                <Button onClick={() => put(words)}>Say this</Button>
-              </li>
-            ))}
-          </ul>
-        </Part>
-      )}
-      <details>
-        <summary className="cursor-pointer font-semibold">What the painter can draw</summary>
-        <dl className="mt-2 flex flex-col gap-2 text-sm">
-          {DRAWABLE.map(([title, axis]) => (
-            <div key={axis}>
-              <dt className="font-semibold">{title}</dt>
-              <dd>{Object.keys(VOCABULARY[axis]).join(', ')}</dd>
-            </div>
-          ))}
-        </dl>
-      </details>
+      <SaidBefore earlier={usedBefore(takes, text)} onPut={put} />
+      <Drawable />
       <Dialog.Close className="self-start rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
         Close
       </Dialog.Close>
     </DialogFrame>
-  );
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <section className="flex flex-col gap-2">
-      <h3 className="font-semibold">{title}</h3>
-      {children}
-    </section>
   );
 }

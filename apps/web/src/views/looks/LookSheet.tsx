@@ -1,17 +1,17 @@
 import { Copy, Scale, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { api, ask, type Reference } from '../../api/client';
+import { api, ask } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useReferencesById } from '../../api/references';
 import { useAct, useChangeLook, useLookReading, type Look } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
-import { Slider } from '../../shared/forms/Slider';
 import { Editable } from '../../shared/forms/Editable';
 import { useWeighInfluences } from '../../shared/mix/useWeigh';
 import { lookInfluence } from '../../shared/mix/newInfluences';
 import { AddPictures } from '../../shared/pictures/AddPictures';
-import { ClosenessMap } from './ClosenessMap';
+import { LookPicture } from './LookPicture';
+import { LookReading } from './LookReading';
 import { Sample } from './Sample';
 import { MadeWith } from '../../shared/pictures/MadeWith';
 
@@ -25,21 +25,11 @@ export function LookSheet({ look }: { look: Look }) {
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_312px]">
       <section aria-label="Pictures of the look" className="flex min-h-0 flex-col bg-booth">
-        <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
-          <div className="min-w-0 flex-1">
-            <Editable
-              label="Name of the look"
-              value={look.name}
-              className="font-title text-xl font-semibold"
-              onSave={(name) => name && change.mutate({ item: look, change: { name } })}
-            />
-          </div>
-          <AddPictures
-            have={look.items.map((i) => i.referenceId)}
-            kind="style"
-            onAdd={(ids) => setItems([...look.items, ...ids.map((referenceId) => ({ referenceId, weight: 1 }))])}
-          />
-        </header>
+        <Head
+          look={look}
+          onAdd={(ids) => setItems([...look.items, ...ids.map((referenceId) => ({ referenceId, weight: 1 }))])}
+          onName={(name) => change.mutate({ item: look, change: { name } })}
+        />
         <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(230px,1fr))] content-start gap-3 overflow-auto p-3">
           {look.items.map((item, k) => (
             <LookPicture
@@ -71,38 +61,7 @@ export function LookSheet({ look }: { look: Look }) {
           <Scale size={16} aria-hidden /> Weigh on the bench
         </Button>
         <Sample look={look} />
-        {reading && (
-          <>
-            <section>
-              <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
-                Coherence <span className="figures text-ink">{Math.round(reading.coherence * 100)} %</span>
-              </h2>
-              <div className="h-1.5 rounded bg-shade">
-                <div className="h-1.5 rounded bg-style" style={{ width: `${reading.coherence * 100}%` }} />
-              </div>
-              <ul className="mt-2 flex flex-col gap-1">
-                {reading.advice.map((a) => (
-                  <li key={a}>{a}</li>
-                ))}
-              </ul>
-            </section>
-            {reading.swatches.length > 0 && (
-              <section>
-                <h2 className="mb-1 text-sm font-semibold text-muted">Palette of all together</h2>
-                <div
-                  className="flex h-8 overflow-hidden rounded-md"
-                  role="img"
-                  aria-label={`Palette: ${reading.swatches.map((s) => s.colour).join(', ')}`}
-                >
-                  {reading.swatches.map((s, k) => (
-                    <div key={k} style={{ background: s.colour, flexGrow: s.weight }} />
-                  ))}
-                </div>
-              </section>
-            )}
-            {reading.map.length > 2 && <ClosenessMap reading={reading} references={references} />}
-          </>
-        )}
+        {reading && <LookReading reading={reading} references={references} />}
         <Editable
           label="Notes"
           value={look.notes}
@@ -125,72 +84,36 @@ export function LookSheet({ look }: { look: Look }) {
   );
 }
 
+function Head({
+  look,
+  onName,
+  onAdd,
+}: {
+  look: Look;
+  onName: (name: string) => void;
+  onAdd: (ids: readonly string[]) => void;
+}) {
+  return (
+    <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
+      <div className="min-w-0 flex-1">
+        <Editable
+          label="Name of the look"
+          value={look.name}
+          className="font-title text-xl font-semibold"
+          onSave={(name) => name && onName(name)}
+        />
+      </div>
+      <AddPictures have={look.items.map((i) => i.referenceId)} kind="style" onAdd={onAdd} />
+    </header>
+  );
+}
+
 const moved = <T,>(items: readonly T[], at: number, by: number): T[] => {
   const out = [...items];
   const [one] = out.splice(at, 1);
   out.splice(Math.max(0, at + by), 0, one);
   return out;
 };
-
-function LookPicture({
-  reference: r,
-  weight,
-  stranger,
-  onWeight,
-  onRemove,
-  onMove,
-}: {
-  reference: Reference | undefined;
-  weight: number;
-  stranger: number | undefined;
-  onWeight: (weight: number) => void;
-  onRemove: () => void;
-  onMove: (by: number) => void;
-}) {
-  if (!r) return <li className="skeleton h-44" />;
-  return (
-    <li className={`bg-card ${stranger ? 'outline-3 outline-cinnabar' : ''}`}>
-      <img
-        src={r.thumbnailUrl}
-        alt={r.alt}
-        className="h-44 w-full object-cover"
-        style={{ opacity: 0.35 + 0.65 * Math.min(1, weight) }}
-      />
-      <div className="flex flex-col gap-1 p-2">
-        <div className="flex items-center gap-1">
-          <span className="min-w-0 flex-1 truncate font-semibold">{r.title}</span>
-          <button
-            type="button"
-            aria-label={`Take ${r.title} out of the look`}
-            className="grid size-6 place-items-center rounded text-muted hover:text-ink"
-            onClick={onRemove}
-          >
-            <Trash2 size={14} aria-hidden />
-          </button>
-        </div>
-        {stranger && <p className="text-sm text-cinnabar">A stranger here: {stranger.toFixed(1)} times as far off</p>}
-        <div className="flex items-center gap-2 text-sm text-muted">
-          <Slider
-            label={`Weight of ${r.title}`}
-            min={0}
-            max={2}
-            step={0.05}
-            value={weight}
-            onSave={onWeight}
-            onKeyDown={(e) => {
-              if (!e.altKey || (e.key !== 'ArrowLeft' && e.key !== 'ArrowRight')) return;
-              e.preventDefault();
-              onMove(e.key === 'ArrowLeft' ? -1 : 1);
-            }}
-            tone="bg-style"
-            className="min-w-0 flex-1"
-          />
-          <span className="figures w-8 text-right text-ink">{weight.toFixed(2)}</span>
-        </div>
-      </div>
-    </li>
-  );
-}
 
 function Upkeep({ look }: { look: Look }) {
   const go = useNavigate();
