@@ -1,5 +1,5 @@
 import type { FallsOut, Shot } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
 import { percent } from '../../shared/forms/figures';
 import { tries } from './shots';

@@ -1,5 +1,5 @@
 import type { MixInfluence, Series } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import type { Lookup } from '../../shared/mix/lookup';
 import { PasteDialog } from './PasteDialog';
 import { SolveOver } from './SolveOver';

@@ -2,7 +2,7 @@ import { ChevronDown, Pause, Play, Square } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link, useNavigate } from 'react-router';
 import type { Consistency, Series, SeriesSummary } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { useVersions } from '../../api/trials';
 import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';

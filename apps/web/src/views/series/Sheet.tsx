@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { MixInfluence, Series, SeriesSummary, ShotTake } from '../../api/client';
-import { useConsistency, useMarkShotTake, useSeriesActs } from '../../api/series';
+import { useConsistency, useMarkShotTake } from '../../api/series';
+import { useSeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { useSources } from '../../shared/mix/useSources';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { FallsOut, MixInfluence, Shot, ShotTake } from '../../api/client';
 import { useProgress } from '../../api/events';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import type { Shot } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { TextField } from '../../shared/forms/TextField';
 import { Marked } from '../../shared/mix/Marked';
 

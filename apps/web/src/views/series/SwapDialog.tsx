@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import type { MixInfluence, Series } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import type { Lookup } from '../../shared/mix/lookup';

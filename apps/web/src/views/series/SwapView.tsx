@@ -1,6 +1,7 @@
 import type { Series, ShotTake } from '../../api/client';
 import { useProgress } from '../../api/events';
-import { useConsistency, type SeriesActs } from '../../api/series';
+import { useConsistency } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
 import { percent } from '../../shared/forms/figures';
 import { lead } from './shots';

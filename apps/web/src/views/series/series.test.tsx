@@ -1,7 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { FallsOut, Shot } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { anInfluence, answers, lookup, show } from '../../test/page';
 import { FallsOutBox } from './FallsOutBox';
 import { OwnSettings, without, withWeight } from './OwnSettings';

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Consistency, Series, Shot, ShotTake } from '../../api/client';
-import { useSeriesActs, type SeriesActs } from '../../api/series';
+import { useSeriesActs, type SeriesActs } from '../../api/seriesActs';
 import { anInfluence, answers, aReference, aSeries, aShot, aShotTake, aTake, lookup, show } from '../../test/page';
 import { MotionDialog } from './MotionDialog';
 import { SeriesHeader } from './SeriesHeader';

@@ -1,5 +1,5 @@
 import type { Series, Shot, ShotTake } from '../../api/client';
-import type { SeriesActs } from '../../api/series';
+import type { SeriesActs } from '../../api/seriesActs';
 import { marksFor } from '../../shared/keys/useMarkKeys';
 import { useKeys, type Pressed } from '../../shared/keys/useKeys';
 import { useUndoKeys } from '../../shared/keys/useUndoKeys';
