@@ -91,22 +91,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
         </Button>
         {reading && (
           <>
-            <section>
-              <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
-                The pictures agree <span className="figures text-ink">{Math.round(reading.agreement * 100)} %</span>
-              </h2>
-              <div className="h-1.5 rounded bg-shade">
-                <div className="h-1.5 rounded bg-character" style={{ width: `${reading.agreement * 100}%` }} />
-              </div>
-              <ul className="mt-2 flex flex-col gap-1">
-                {reading.advice.map((a) => (
-                  <li key={a}>{a}</li>
-                ))}
-              </ul>
-              {reading.waiting > 0 && (
-                <p className="mt-1 text-sm text-muted">{reading.waiting} pictures are still being looked at.</p>
-              )}
-            </section>
+            <Agreement reading={reading} />
             <TraitList traits={reading.traits} corrected={c.corrected} onCorrect={(corrected) => set({ corrected })} />
           </>
         )}
@@ -117,6 +102,27 @@ export function CharacterSheet({ character: c }: { character: Character }) {
         <PutAway character={c} />
       </aside>
     </div>
+  );
+}
+
+function Agreement({ reading }: { reading: NonNullable<ReturnType<typeof useCharacterReading>['data']> }) {
+  return (
+    <section>
+      <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
+        The pictures agree <span className="figures text-ink">{Math.round(reading.agreement * 100)} %</span>
+      </h2>
+      <div className="h-1.5 rounded bg-shade">
+        <div className="h-1.5 rounded bg-character" style={{ width: `${reading.agreement * 100}%` }} />
+      </div>
+      <ul className="mt-2 flex flex-col gap-1">
+        {reading.advice.map((a) => (
+          <li key={a}>{a}</li>
+        ))}
+      </ul>
+      {reading.waiting > 0 && (
+        <p className="mt-1 text-sm text-muted">{reading.waiting} pictures are still being looked at.</p>
+      )}
+    </section>
   );
 }
 

@@ -55,18 +55,11 @@ function Player({ sequence }: { sequence: Sequence }) {
   const present = frames[at];
   const canHold = sequence.free[at]?.status === 'done' && sequence.hold !== at;
   const { holdBy } = acts;
-  useKeys(({ key, mod, alt, target }) => {
-    if (mod || alt) return false;
-    // a button has a use for it itself
-    if (key === ' ' && (target as HTMLElement).closest?.('button, a')) return false;
-    const does: Readonly<Record<string, () => void>> = {
-      ' ': () => setPlaying(!playing),
-      ArrowRight: () => show(at + 1),
-      ArrowLeft: () => show(at - 1),
-      b: () => canHold && void holdBy(at),
-    };
-    does[key]?.();
-    return key in does;
+  usePlayerKeys({
+    ' ': () => setPlaying(!playing),
+    ArrowRight: () => show(at + 1),
+    ArrowLeft: () => show(at - 1),
+    b: () => canHold && void holdBy(at),
   });
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px]">
@@ -90,13 +83,7 @@ function Player({ sequence }: { sequence: Sequence }) {
         />
       </section>
       <aside aria-label="The sequence" className="flex min-h-0 flex-col gap-4 overflow-y-auto bg-paper p-4">
-        <header>
-          <Link to={`/series/${sequence.seriesId}?shot=${sequence.shotId}`} className="text-sm text-muted underline">
-            back to the shot
-          </Link>
-          <h1 className="font-title text-2xl">{sequence.name}</h1>
-          <p className="text-sm">{moveInWords(sequence.move).join('; ')}.</p>
-        </header>
+        <SequenceHead sequence={sequence} />
         {done < frames.length && (
           <p role="status" className="text-sm text-muted">
             {done} of {frames.length} frames are rendered.
@@ -105,19 +92,7 @@ function Player({ sequence }: { sequence: Sequence }) {
         {sequence.held.length > 0 && (
           <WhichFrames held={held} by={sequence.hold! + 1} onShow={(which) => set({ show: which })} />
         )}
-        <div className="flex flex-col gap-1.5">
-          <Button
-            look={sequence.held.length ? 'quiet' : 'main'}
-            disabled={!canHold}
-            onClick={() => void acts.holdBy(at)}
-          >
-            Hold all by this frame
-          </Button>
-          <p className="text-sm text-muted">
-            Its strokes, colours and faces are carried along the move to every other frame, so that nothing is invented
-            anew.
-          </p>
-        </div>
+        <HoldAll first={!sequence.held.length} able={canHold} onHold={() => void holdBy(at)} />
         <SteadinessList steadiness={steadiness} holds={sequence.held.length > 0} />
         <HandOver id={sequence.id} rate={rate} />
         <Button
@@ -127,6 +102,43 @@ function Player({ sequence }: { sequence: Sequence }) {
           Put the sequence away
         </Button>
       </aside>
+    </div>
+  );
+}
+
+/** What keys do while a sequence is open. */
+function usePlayerKeys(does: Readonly<Record<string, () => void>>): void {
+  useKeys(({ key, mod, alt, target }) => {
+    if (mod || alt) return false;
+    // a button has a use for it itself
+    if (key === ' ' && (target as HTMLElement).closest?.('button, a')) return false;
+    does[key]?.();
+    return key in does;
+  });
+}
+
+function SequenceHead({ sequence }: { sequence: Sequence }) {
+  return (
+    <header>
+      <Link to={`/series/${sequence.seriesId}?shot=${sequence.shotId}`} className="text-sm text-muted underline">
+        back to the shot
+      </Link>
+      <h1 className="font-title text-2xl">{sequence.name}</h1>
+      <p className="text-sm">{moveInWords(sequence.move).join('; ')}.</p>
+    </header>
+  );
+}
+
+function HoldAll({ first, able, onHold }: { first: boolean; able: boolean; onHold: () => void }) {
+  return (
+    <div className="flex flex-col gap-1.5">
+      <Button look={first ? 'main' : 'quiet'} disabled={!able} onClick={onHold}>
+        Hold all by this frame
+      </Button>
+      <p className="text-sm text-muted">
+        Its strokes, colours and faces are carried along the move to every other frame, so that nothing is invented
+        anew.
+      </p>
     </div>
   );
 }

@@ -34,40 +34,13 @@ interface Props {
 
 /** The chosen shot: its words and settings, its take beside what is tried or beside its control, and what arrived. */
 export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, acts, take, onTake, onMark }: Props) {
-  const go = useNavigate();
   const [moving, setMoving] = useState(false);
   const attempt = tries(shot)[0];
   const all = [...influences, ...(shot.own.added as MixInfluence[])];
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[288px_minmax(0,1fr)_256px]">
       <section aria-label={`Shot ${number}`} className="flex min-h-0 flex-col gap-3 overflow-y-auto bg-paper p-4">
-        <div className="flex items-center">
-          <h2 className="text-sm font-semibold text-muted">Shot {number}</h2>
-          <span className="ml-auto flex">
-            <Act label="Duplicate the shot" onClick={() => void acts.duplicate(shot)}>
-              <Copy size={16} aria-hidden />
-            </Act>
-            <Act
-              label={shot.skipped ? 'Take the shot in again' : 'Skip the shot'}
-              pressed={shot.skipped}
-              onClick={() => acts.changeShot(shot, { skipped: !shot.skipped })}
-            >
-              <EyeOff size={16} aria-hidden />
-            </Act>
-            <Act
-              label="A mix of its own, to the bench"
-              onClick={() => void acts.toMix(shot).then((mix) => mix && go(`/bench/${mix.id}`))}
-            >
-              <FlaskConical size={16} aria-hidden />
-            </Act>
-            <Act label="Set the shot in motion" onClick={() => setMoving(true)}>
-              <Film size={16} aria-hidden />
-            </Act>
-            <Act label="Take the shot out" onClick={() => void acts.removeShot(shot)}>
-              <Trash2 size={16} aria-hidden />
-            </Act>
-          </span>
-        </div>
+        <ShotHead shot={shot} number={number} acts={acts} onMotion={() => setMoving(true)} />
         {fall && <FallsOutBox fall={fall} shot={shot} acts={acts} />}
         <ShotWords key={shot.id} shot={shot} acts={acts} />
         {shot.stale.length > 0 && take && (
@@ -75,22 +48,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
             <strong className="text-ink">Changed since:</strong> {shot.stale.join(', ')}
           </p>
         )}
-        {!attempt && take?.olderEngine && take.status === 'done' && (
-          <p className="text-sm text-muted">
-            Drawn by {take.engine}; the engine is newer.{' '}
-            <Button
-              look="plain"
-              onClick={() =>
-                void acts.tryRemedy(shot, {
-                  label: 'Drawn by the newer engine',
-                  plan: { prompt: shot.prompt, seed: shot.seed, own: shot.own },
-                })
-              }
-            >
-              Redraw it and compare
-            </Button>
-          </p>
-        )}
+        {!attempt && take?.olderEngine && take.status === 'done' && <OlderEngine shot={shot} take={take} acts={acts} />}
         <SequencesOf seriesId={seriesId} shotId={shot.id} />
         <OwnSettings shot={shot} influences={influences} lookup={lookup} acts={acts} />
       </section>
@@ -104,16 +62,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         {attempt ? (
           <TryActs attempt={attempt} acts={acts} />
         ) : (
-          take?.status === 'done' && (
-            <>
-              <Button look={take.keeper ? 'quiet' : 'main'} onClick={() => onMark(take, { keeper: !take.keeper })}>
-                {take.keeper ? 'Keeper: take it back' : 'Keep this take'}
-              </Button>
-              <Link to={`/takes/${take.id}`} className="text-sm underline decoration-edge underline-offset-2">
-                Everything that made it
-              </Link>
-            </>
-          )
+          take?.status === 'done' && <TakeActs take={take} onMark={onMark} />
         )}
       </aside>
       {moving && (
@@ -125,6 +74,73 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         />
       )}
     </div>
+  );
+}
+
+function ShotHead({
+  shot,
+  number,
+  acts,
+  onMotion,
+}: Pick<Props, 'shot' | 'number' | 'acts'> & { onMotion: () => void }) {
+  const go = useNavigate();
+  return (
+    <div className="flex items-center">
+      <h2 className="text-sm font-semibold text-muted">Shot {number}</h2>
+      <span className="ml-auto flex">
+        <Act label="Duplicate the shot" onClick={() => void acts.duplicate(shot)}>
+          <Copy size={16} aria-hidden />
+        </Act>
+        <Act
+          label={shot.skipped ? 'Take the shot in again' : 'Skip the shot'}
+          pressed={shot.skipped}
+          onClick={() => acts.changeShot(shot, { skipped: !shot.skipped })}
+        >
+          <EyeOff size={16} aria-hidden />
+        </Act>
+        <Act
+          label="A mix of its own, to the bench"
+          onClick={() => void acts.toMix(shot).then((mix) => mix && go(`/bench/${mix.id}`))}
+        >
+          <FlaskConical size={16} aria-hidden />
+        </Act>
+        <Act label="Set the shot in motion" onClick={onMotion}>
+          <Film size={16} aria-hidden />
+        </Act>
+        <Act label="Take the shot out" onClick={() => void acts.removeShot(shot)}>
+          <Trash2 size={16} aria-hidden />
+        </Act>
+      </span>
+    </div>
+  );
+}
+
+function OlderEngine({ shot, take, acts }: Pick<Props, 'shot' | 'acts'> & { take: ShotTake }) {
+  const redraw = () =>
+    acts.tryRemedy(shot, {
+      label: 'Drawn by the newer engine',
+      plan: { prompt: shot.prompt, seed: shot.seed, own: shot.own },
+    });
+  return (
+    <p className="text-sm text-muted">
+      Drawn by {take.engine}; the engine is newer.{' '}
+      <Button look="plain" onClick={() => void redraw()}>
+        Redraw it and compare
+      </Button>
+    </p>
+  );
+}
+
+function TakeActs({ take, onMark }: Pick<Props, 'onMark'> & { take: ShotTake }) {
+  return (
+    <>
+      <Button look={take.keeper ? 'quiet' : 'main'} onClick={() => onMark(take, { keeper: !take.keeper })}>
+        {take.keeper ? 'Keeper: take it back' : 'Keep this take'}
+      </Button>
+      <Link to={`/takes/${take.id}`} className="text-sm underline decoration-edge underline-offset-2">
+        Everything that made it
+      </Link>
+    </>
   );
 }
 
