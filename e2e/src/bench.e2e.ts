@@ -54,23 +54,25 @@ const chord = (...keys: string[]) =>
     .activeElement()
     .sendKeys(Key.chord(...keys));
 
+/** The mix that the address names. */
+const addressed = async () => new URL(await browser.driver.getCurrentUrl()).pathname.split('/')[2];
+
+/** Begins a mix by a button, and opens it without drafts. */
 async function beginMix(): Promise<void> {
   await go('/bench?drafts=off');
-  await (await browser.button('New mix').catch(() => browser.button('Begin a mix'))).click();
-  await browser.find('section[aria-label="Course"]');
-  mixId = new URL(await browser.driver.getCurrentUrl()).pathname.split('/')[2];
+  const before = (await studio.get<Mix[]>('/mixes')).map((m) => m.id);
+  await (await browser.button(before.length ? 'New mix' : 'Begin a mix')).click();
+  await browser.until('a new mix', async () => {
+    mixId = await addressed();
+    return mixId && !before.includes(mixId);
+  });
   await go(`/bench/${mixId}?drafts=off`);
   await browser.until('the tray', async () => (await tray()).length >= 3);
 }
 
 describe('a mix of four influences', () => {
   test('by pointer: dragged in, weighed, given a span, put in another order', async () => {
-    await go('/bench?drafts=off');
-    await (await browser.button('Begin a mix')).click();
-    await browser.find('section[aria-label="Course"]');
-    mixId = new URL(await browser.driver.getCurrentUrl()).pathname.split('/')[2];
-    await go(`/bench/${mixId}?drafts=off`);
-    await browser.until('the tray', async () => (await tray()).length >= 3);
+    await beginMix();
     for (const k of [0, 1, 2, 0]) {
       const before = (await browser.all('input[aria-label^="Weight of"]')).length;
       await drag(browser, (await tray())[k], await browser.find('section[aria-label="Course"]'));

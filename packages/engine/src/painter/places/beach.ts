@@ -6,6 +6,7 @@ import { reedBank } from '../land/plants';
 import { sailingBoat } from '../things/boats';
 import { paintClouds, paintSky } from '../sky/sky';
 import { REGION } from '../scene/region';
+import type { Scene } from '../scene/scene';
 import { glitter, paintWater, ripples } from '../water/water';
 import { roughSea } from '../water/waves';
 import { horizonOf, type Place } from './place';
@@ -26,6 +27,48 @@ export const beach: Place = (scene, setting) => {
     ripples(scene, hz, hz + 3 * u, H * 0.7, 120, { alpha: 0.4 });
     sailingBoat(scene, W * 0.2, hz + 14 * u, 54 * u, 0.5, { sail: [0.93, 0.02, 85] });
   }
+  shoreline(scene);
+  const ground = scene.pen({ region: REGION.ground, depth: 0.06 });
+  for (let i = 0; i < 50; i++) {
+    const y = H * r.range(0.74, 1);
+    const near = (y / H - 0.7) * 3;
+    ground.shape(
+      ellipse(r.next() * W, y, (2 + 7 * near) * u, (0.8 + 1.6 * near) * u, 0, 9),
+      adjustLch(SAND, r.bell() * 0.05),
+      { plain: true, alpha: 0.6 },
+    );
+  }
+  dunes(scene);
+  ground.line(
+    wobble(
+      [
+        [W * 0.5, H * 0.96],
+        [W * 0.62, H * 0.9],
+      ],
+      1,
+      9,
+      2,
+    ),
+    1,
+    adjustLch(SAND, -0.1),
+    { alpha: 0.3 },
+  );
+  return {
+    x: W * 0.46,
+    y: H * 0.84,
+    head: 46 * u,
+    depth: 0.05,
+    keepOut: [W * 0.9],
+    horizon: hz,
+    left: W * 0.1,
+    right: W * 0.86,
+    boat: { x: W * 0.44, y: hz + 46 * u },
+  };
+};
+
+/** Wet sand, foam and dry sand, each a step further up the beach. */
+function shoreline(scene: Scene): void {
+  const { width: W, height: H, unit: u, light: e } = scene;
   const edge = (dy: number): Point[] => [
     [-20, H * 0.665 + dy],
     [W * 0.22, H * 0.68 + dy],
@@ -41,16 +84,11 @@ export const beach: Place = (scene, setting) => {
   foam.line(spline(edge(-16 * u), false), 2.4 * u, [0.95, 0.015, 200], { alpha: 0.6 });
   strip(4 * u, adjustLch(SAND, -0.08), REGION.ground);
   strip(22 * u, SAND, REGION.ground);
-  const ground = scene.pen({ region: REGION.ground, depth: 0.06 });
-  for (let i = 0; i < 50; i++) {
-    const y = H * r.range(0.74, 1);
-    const near = (y / H - 0.7) * 3;
-    ground.shape(
-      ellipse(r.next() * W, y, (2 + 7 * near) * u, (0.8 + 1.6 * near) * u, 0, 9),
-      adjustLch(SAND, r.bell() * 0.05),
-      { plain: true, alpha: 0.6 },
-    );
-  }
+}
+
+/** Sand with grass on it, at the right and in the near corner. */
+function dunes(scene: Scene): void {
+  const { width: W, height: H, unit: u } = scene;
   bank(
     scene,
     [
@@ -102,29 +140,4 @@ export const beach: Place = (scene, setting) => {
       scale: (x) => 1.1 - x / (W * 0.2),
     },
   });
-  ground.line(
-    wobble(
-      [
-        [W * 0.5, H * 0.96],
-        [W * 0.62, H * 0.9],
-      ],
-      1,
-      9,
-      2,
-    ),
-    1,
-    adjustLch(SAND, -0.1),
-    { alpha: 0.3 },
-  );
-  return {
-    x: W * 0.46,
-    y: H * 0.84,
-    head: 46 * u,
-    depth: 0.05,
-    keepOut: [W * 0.9],
-    horizon: hz,
-    left: W * 0.1,
-    right: W * 0.86,
-    boat: { x: W * 0.44, y: hz + 46 * u },
-  };
-};
+}

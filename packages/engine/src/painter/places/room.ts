@@ -3,7 +3,7 @@ import { wobble } from '../geometry/curve';
 import { rectangle, type Path } from '../geometry/point';
 import { treeline } from '../land/land';
 import { REGION } from '../scene/region';
-import type { Scene } from '../scene/scene';
+import type { Pen, Scene } from '../scene/scene';
 
 /** How a room is built; parts of the height, colours OKLCH. */
 export interface RoomStyle {
@@ -101,26 +101,22 @@ export function room(scene: Scene, style: RoomStyle): number {
   return y;
 }
 
+/** Where a window is, px. */
+export interface WindowOpening {
+  readonly x: number;
+  readonly y: number;
+  readonly w: number;
+  readonly h: number;
+  /** Where the light falls on the floor. */
+  readonly floorY: number;
+  /** Water lies behind it, not land. */
+  readonly water?: boolean;
+}
+
 /** A window in the wall with the sky, hills and the season behind it, and the light that it throws on the floor. */
-export function windowView(
-  scene: Scene,
-  {
-    x,
-    y,
-    w,
-    h,
-    floorY,
-    water = false,
-  }: {
-    readonly x: number;
-    readonly y: number;
-    readonly w: number;
-    readonly h: number;
-    readonly floorY: number;
-    readonly water?: boolean;
-  },
-): void {
-  const { light: e, unit: u, width: W, height: H } = scene;
+export function windowView(scene: Scene, opening: WindowOpening): void {
+  const { x, y, w, h } = opening;
+  const { light: e, unit: u } = scene;
   const frame: Lch = [0.9, 0.02, 85];
   const wood = scene.pen({ region: REGION.wood, depth: 0.1 });
   wood.shape(wobble(rectangle(x - 7 * u, y - 7 * u, w + 14 * u, h + 14 * u), 0.6, 12, x), frame, { texture: 0.5 });
@@ -139,44 +135,7 @@ export function windowView(
     shade: 0,
     mottled: true,
   });
-  scene.inside(glass, () => {
-    if (e.sun) pane.glow(x + w * 0.7, hz - h * 0.4, h * 0.5, e.sun.colour, 0.5);
-    if (e.stars)
-      for (let i = 0; i < 12; i++)
-        pane.shape(
-          rectangle(x + scene.random.next() * w, y + scene.random.next() * h * 0.6, 1.4 * u, 1.4 * u),
-          [0.95, 0.03, 90],
-          { plain: true },
-        );
-    if (water) pane.shape(rectangle(x, hz, w, h), e.water[0], { toColour: e.water[1], rim: 0, shade: 0, strokes: 0 });
-    else
-      scene
-        .pen({ region: REGION.window, depth: 0.4 })
-        .shape(rectangle(x, hz, w, h), [0.56, 0.1, 126], { rim: 0, shade: 0 });
-    treeline(scene, {
-      y: hz + 2 * u,
-      height: h * 0.12,
-      colour: [0.42, 0.07, 160],
-      depth: 0.6,
-      from: x / W,
-      to: (x + w) / W,
-    });
-    if (e.weather === 'snow' || e.weather === 'rain' || e.weather === 'storm')
-      for (let i = 0; i < 18; i++) {
-        const [px, py] = [x + scene.random.next() * w, y + scene.random.next() * h];
-        if (e.weather === 'snow') pane.shape(rectangle(px, py, 2 * u, 2 * u), [0.98, 0.005, 240], { plain: true });
-        else
-          pane.line(
-            [
-              [px, py],
-              [px - 3 * u, py + 11 * u],
-            ],
-            0.8 * u,
-            [0.9, 0.02, 230],
-            { alpha: 0.6 },
-          );
-      }
-  });
+  scene.inside(glass, () => paintOutside(scene, pane, opening, hz));
   const bar = (path: Path) => wood.line(path, 4 * u, frame, { taper: [0, 0] });
   bar([
     [x + w / 2, y],
@@ -187,7 +146,53 @@ export function windowView(
     [x + w, y + h / 2],
   ]);
   wood.shape(wobble(rectangle(x - 14 * u, y + h + 4 * u, w + 28 * u, 8 * u), 0.6, 12, x + 1), frame, { strokes: 0 });
-  if (e.sky[1][0] < 0.55) return;
+  if (e.sky[1][0] >= 0.55) sunOnFloor(scene, opening);
+}
+
+/** What is seen through a window down to the horizon `hz`, px, and below. */
+function paintOutside(scene: Scene, pane: Pen, { x, y, w, h, water }: WindowOpening, hz: number): void {
+  const { light: e, unit: u, width: W } = scene;
+  if (e.sun) pane.glow(x + w * 0.7, hz - h * 0.4, h * 0.5, e.sun.colour, 0.5);
+  if (e.stars)
+    for (let i = 0; i < 12; i++)
+      pane.shape(
+        rectangle(x + scene.random.next() * w, y + scene.random.next() * h * 0.6, 1.4 * u, 1.4 * u),
+        [0.95, 0.03, 90],
+        { plain: true },
+      );
+  if (water) pane.shape(rectangle(x, hz, w, h), e.water[0], { toColour: e.water[1], rim: 0, shade: 0, strokes: 0 });
+  else
+    scene
+      .pen({ region: REGION.window, depth: 0.4 })
+      .shape(rectangle(x, hz, w, h), [0.56, 0.1, 126], { rim: 0, shade: 0 });
+  treeline(scene, {
+    y: hz + 2 * u,
+    height: h * 0.12,
+    colour: [0.42, 0.07, 160],
+    depth: 0.6,
+    from: x / W,
+    to: (x + w) / W,
+  });
+  if (e.weather === 'snow' || e.weather === 'rain' || e.weather === 'storm')
+    for (let i = 0; i < 18; i++) {
+      const [px, py] = [x + scene.random.next() * w, y + scene.random.next() * h];
+      if (e.weather === 'snow') pane.shape(rectangle(px, py, 2 * u, 2 * u), [0.98, 0.005, 240], { plain: true });
+      else
+        pane.line(
+          [
+            [px, py],
+            [px - 3 * u, py + 11 * u],
+          ],
+          0.8 * u,
+          [0.9, 0.02, 230],
+          { alpha: 0.6 },
+        );
+    }
+}
+
+/** The light that falls through a window, in two bands. */
+function sunOnFloor(scene: Scene, { x, w, floorY }: WindowOpening): void {
+  const { light: e, unit: u, height: H } = scene;
   const beam = scene.pen({ region: REGION.none, depth: 0.06, raw: true });
   const slant = -0.5 * w;
   for (const half of [0, 1]) {
