@@ -11,12 +11,14 @@ import { benchSeries } from './series';
 import { benchSeriesPage } from './seriesPage';
 import { benchServer } from './server';
 import { benchSolve } from './solve';
+import { benchStudioMemory } from './studioMemory';
 import { benchTraits } from './traits';
 
 async function main(): Promise<void> {
   await benchEngine();
   await benchCancel();
   await benchServer();
+  await benchStudioMemory();
   await benchImport();
   await benchSearch();
   await benchScroll();

@@ -58,12 +58,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
   }
   if (mode === 'difference')
     return (
-      <Frame
-        {...frame}
-        aspect={first.aspect}
-
-        label={`what differs between ${first.label} and ${second.label}`}
-      >
+      <Frame {...frame} aspect={first.aspect} label={`what differs between ${first.label} and ${second.label}`}>
         <div className="absolute inset-0 isolate bg-black" style={{ filter: 'brightness(2.4)' }}>
           <Layer picture={first} zoom={zoom} />
           <Layer picture={second} zoom={zoom} blend />

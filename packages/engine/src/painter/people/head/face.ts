@@ -52,9 +52,22 @@ export function paintBrows(f: FigureFrame, m: HeadModel, motion: FaceMotion): vo
   }
 }
 
-export function paintNose(f: FigureFrame, m: HeadModel, { skin, shade, line }: SkinTones): void {
+/** A nose: its marks on the head, from the bridge to what is under it. */
+interface Nose {
+  readonly f: FigureFrame;
+  readonly m: HeadModel;
+  readonly tones: SkinTones;
+  readonly tip: Point;
+  readonly under: Point;
+  readonly bridge: Point;
+  readonly middle: Point;
+  readonly near: Point;
+  readonly far: Point;
+}
+
+export function paintNose(f: FigureFrame, m: HeadModel, tones: SkinTones): void {
   const { width, snub, hook } = f.person.nose;
-  const turned = Math.abs(m.sin);
+  const { line } = tones;
   if (f.detail === 0 || f.head < 60) {
     if (m.profile < 0.5)
       f.stroke(REGION.skin, [m.on(0, 0.17, 0.03), m.on(4, 0.205, 0.03), m.on(-8, 0.205, 0.02)], 0.018, line, {
@@ -62,89 +75,107 @@ export function paintNose(f: FigureFrame, m: HeadModel, { skin, shade, line }: S
       });
     return;
   }
-  const nostril = (q: Point, rx: number, ry: number, turn: number) => {
-    const [x, y] = f.point(q);
-    f.pen(REGION.skin).shape(ellipse(x, y, f.head * rx, f.head * ry, turn, 10), adjustLch(line, -0.06), {
-      plain: true,
-      alpha: 0.65,
-    });
+  if (m.profile >= 0.5) return noseFromTheSide(f, m, tones);
+  const nose: Nose = {
+    ...{ f, m, tones },
+    tip: m.on(0, 0.165 - snub * 0.012 + hook * 0.03, m.noseLength),
+    under: m.on(0, 0.232, 0.015),
+    bridge: m.on(0, -0.02),
+    middle: m.on(0, 0.08, m.noseLength * 0.42 + hook * 0.03),
+    near: m.on(-9.5 * width, 0.205, 0.015),
+    far: m.on(9.5 * width, 0.205, 0.015),
   };
-  if (m.profile >= 0.5) {
-    const q = m.on(-8, 0.205, 0.01);
-    f.stroke(
-      REGION.skin,
+  const turned = Math.abs(m.sin);
+  if (turned > 0.2) noseTurned(nose);
+  else noseInFront(nose);
+  noseBase(nose, turned);
+  for (const s of [-1, 1])
+    if (!(turned > 0.35 && s > 0)) nostril(f, tones, m.on(s * 5.5 * width, 0.222, 0.012), [0.013 * width, 0.0075, 0]);
+}
+
+function nostril(
+  f: FigureFrame,
+  { line }: SkinTones,
+  q: Point,
+  [rx, ry, turn]: readonly [number, number, number],
+): void {
+  const [x, y] = f.point(q);
+  const hole = ellipse(x, y, f.head * rx, f.head * ry, turn, 10);
+  f.pen(REGION.skin).shape(hole, adjustLch(line, -0.06), { plain: true, alpha: 0.65 });
+}
+
+function noseFromTheSide(f: FigureFrame, m: HeadModel, tones: SkinTones): void {
+  const q = m.on(-8, 0.205, 0.01);
+  const wing: Point[] = [
+    [q[0] + 0.012, q[1] - 0.04],
+    [q[0] - 0.012, q[1] - 0.012],
+    [q[0] - 0.002, q[1] + 0.02],
+    [q[0] + 0.03, q[1] + 0.018],
+  ];
+  f.stroke(REGION.skin, wing, 0.012, tones.line, { alpha: 0.75 });
+  nostril(f, tones, [q[0] + 0.045, q[1] + 0.016], [0.013, 0.007, 0.3]);
+}
+
+/** Three quarters: a light body and its dark outline. */
+function noseTurned({ f, tones: { skin, line }, tip, under, bridge, middle, near }: Nose): void {
+  const body: Point[] = [
+    [bridge[0], bridge[1], 1],
+    middle,
+    [tip[0] - 0.005, tip[1] - 0.02],
+    tip,
+    [tip[0] - 0.005, tip[1] + 0.028],
+    under,
+    near,
+    [near[0] + 0.004, near[1] - 0.035],
+    [lerp(near[0], bridge[0], 0.55), lerp(near[1], bridge[1], 0.5)],
+  ];
+  f.flat(REGION.skin, spline(body, true, 0.02), mixLch(skin, [0.92, 0.05, 70], 0.25), { plain: true, alpha: 0.5 });
+  f.stroke(
+    REGION.skin,
+    [
+      [bridge[0] + 0.01, bridge[1] + 0.03],
+      [middle[0] + 0.012, middle[1]],
+      [tip[0] + 0.005, tip[1] - 0.025],
+      [tip[0] + 0.008, tip[1] + 0.008],
+      [tip[0] - 0.01, tip[1] + 0.035],
+      [under[0] + 0.005, under[1]],
+    ],
+    0.013,
+    line,
+    { alpha: 0.8, taper: [0.5, 0.15] },
+  );
+}
+
+/** From the front: its shaded side, and a light on the tip. */
+function noseInFront({ f, tones: { shade }, tip, under, bridge, middle, near, far }: Nose): void {
+  const q = f.scene.light.direction[0] * (f.flip ? -1 : 1) > 0 ? 1 : -1;
+  const wing = q > 0 ? far : near;
+  f.flat(
+    REGION.skin,
+    spline(
       [
-        [q[0] + 0.012, q[1] - 0.04],
-        [q[0] - 0.012, q[1] - 0.012],
-        [q[0] - 0.002, q[1] + 0.02],
-        [q[0] + 0.03, q[1] + 0.018],
+        [bridge[0] + q * 0.018, bridge[1] + 0.04, 1],
+        [middle[0] + q * 0.022, middle[1]],
+        [wing[0], wing[1] - 0.035],
+        wing,
+        [under[0], under[1] + 0.004],
+        [tip[0] + q * 0.01, tip[1] - 0.03],
       ],
-      0.012,
-      line,
-      { alpha: 0.75 },
-    );
-    nostril([q[0] + 0.045, q[1] + 0.016], 0.013, 0.007, 0.3);
-    return;
-  }
-  const tip = m.on(0, 0.165 - snub * 0.012 + hook * 0.03, m.noseLength);
-  const under = m.on(0, 0.232, 0.015);
-  const bridge = m.on(0, -0.02);
-  const middle = m.on(0, 0.08, m.noseLength * 0.42 + hook * 0.03);
-  const near = m.on(-9.5 * width, 0.205, 0.015);
-  const far = m.on(9.5 * width, 0.205, 0.015);
-  if (turned > 0.2) {
-    const body: Point[] = [
-      [bridge[0], bridge[1], 1],
-      middle,
-      [tip[0] - 0.005, tip[1] - 0.02],
-      tip,
-      [tip[0] - 0.005, tip[1] + 0.028],
-      under,
-      near,
-      [near[0] + 0.004, near[1] - 0.035],
-      [lerp(near[0], bridge[0], 0.55), lerp(near[1], bridge[1], 0.5)],
-    ];
-    f.flat(REGION.skin, spline(body, true, 0.02), mixLch(skin, [0.92, 0.05, 70], 0.25), { plain: true, alpha: 0.5 });
-    f.stroke(
-      REGION.skin,
-      [
-        [bridge[0] + 0.01, bridge[1] + 0.03],
-        [middle[0] + 0.012, middle[1]],
-        [tip[0] + 0.005, tip[1] - 0.025],
-        [tip[0] + 0.008, tip[1] + 0.008],
-        [tip[0] - 0.01, tip[1] + 0.035],
-        [under[0] + 0.005, under[1]],
-      ],
-      0.013,
-      line,
-      { alpha: 0.8, taper: [0.5, 0.15] },
-    );
-  } else {
-    const q = f.scene.light.direction[0] * (f.flip ? -1 : 1) > 0 ? 1 : -1;
-    const wing = q > 0 ? far : near;
-    f.flat(
-      REGION.skin,
-      spline(
-        [
-          [bridge[0] + q * 0.018, bridge[1] + 0.04, 1],
-          [middle[0] + q * 0.022, middle[1]],
-          [wing[0], wing[1] - 0.035],
-          wing,
-          [under[0], under[1] + 0.004],
-          [tip[0] + q * 0.01, tip[1] - 0.03],
-        ],
-        true,
-        0.02,
-      ),
-      shade,
-      { plain: true, alpha: 0.32 },
-    );
-    const [x, y] = f.point([tip[0] - q * 0.012, tip[1] - 0.005]);
-    f.pen(REGION.skin).shape(ellipse(x, y, f.head * 0.016, f.head * 0.02), [0.97, 0.03, 80], {
-      plain: true,
-      alpha: 0.45,
-    });
-  }
+      true,
+      0.02,
+    ),
+    shade,
+    { plain: true, alpha: 0.32 },
+  );
+  const [x, y] = f.point([tip[0] - q * 0.012, tip[1] - 0.005]);
+  f.pen(REGION.skin).shape(ellipse(x, y, f.head * 0.016, f.head * 0.02), [0.97, 0.03, 80], {
+    plain: true,
+    alpha: 0.45,
+  });
+}
+
+/** The line under it, as far round as it is seen. */
+function noseBase({ f, tones: { line }, under, near, far }: Nose, turned: number): void {
   const base: Point[] = [
     [near[0] + 0.004, near[1] - 0.022],
     [near[0] - 0.004, near[1] + 0.004],
@@ -158,8 +189,6 @@ export function paintNose(f: FigureFrame, m: HeadModel, { skin, shade, line }: S
       [far[0] - 0.004, far[1] - 0.022],
     );
   f.stroke(REGION.skin, base, 0.0125, line, { alpha: 0.8, taper: [0.3, 0.3] });
-  for (const s of [-1, 1])
-    if (!(turned > 0.35 && s > 0)) nostril(m.on(s * 5.5 * width, 0.222, 0.012), 0.013 * width, 0.0075, 0);
 }
 
 export function paintMouth(f: FigureFrame, m: HeadModel, motion: FaceMotion, { skin, line }: SkinTones): void {

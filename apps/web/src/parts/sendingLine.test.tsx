@@ -1,0 +1,140 @@
+import { waitFor } from '@testing-library/react';
+import { SendingLine } from './sendingLine';
+import * as waiting from './waitingFiles';
+
+/** A request that a test answers itself. */
+class Request {
+  static made: Request[] = [];
+  status = 0;
+  responseText = '';
+  upload: { onprogress?: (e: Partial<ProgressEvent>) => void } = {};
+  onload?: () => void;
+  onerror?: () => void;
+  body?: FormData;
+  open = jest.fn();
+  send(body: FormData) {
+    this.body = body;
+    Request.made.push(this);
+  }
+  answer(status: number, responseText = '') {
+    Object.assign(this, { status, responseText });
+    this.onload!();
+  }
+}
+
+const kept = new Map<string, waiting.WaitingFile>();
+const file = (name: string) => new File(['x'], name, { type: 'image/png' });
+const nth = async (n: number) => {
+  await waitFor(() => expect(Request.made.length).toBeGreaterThan(n));
+  return Request.made[n];
+};
+
+beforeEach(() => {
+  kept.clear();
+  Request.made = [];
+  Object.assign(globalThis, { XMLHttpRequest: Request });
+  Object.defineProperty(navigator, 'locks', {
+    configurable: true,
+    value: { request: (_: string, work: () => unknown) => work() },
+  });
+  jest.spyOn(waiting, 'keepFiles').mockImplementation((files) => {
+    files.forEach((f) => kept.set(f.id, f));
+    return Promise.resolve(undefined);
+  });
+  jest.spyOn(waiting, 'dropFile').mockImplementation((id) => Promise.resolve(kept.delete(id)));
+  jest.spyOn(waiting, 'waitingFiles').mockImplementation(() => Promise.resolve([...kept.values()]));
+});
+
+function aLine() {
+  const line = new SendingLine();
+  const told = { arrived: jest.fn(), refused: jest.fn() };
+  Object.assign(line, { onArrived: told.arrived, onRefused: told.refused });
+  return { line, ...told };
+}
+const names = (line: SendingLine) => line.snapshot().map((s) => s.name);
+
+describe('the line of files to the studio', () => {
+  test('three go at once, the next when one is there; what is there is kept no more', async () => {
+    const { line, arrived } = aLine();
+    await line.add(['a', 'b', 'c', 'd', 'e'].map(file));
+    await nth(2);
+    expect(Request.made).toHaveLength(3);
+    expect(kept.size).toBe(5);
+    Request.made[1].answer(202);
+    expect((await nth(3)).body!.get('file')).toMatchObject({ name: 'd' });
+    expect(names(line)).toEqual(['a', 'c', 'd', 'e']);
+    expect([...kept.values()].map((f) => f.name)).toEqual(['a', 'c', 'd', 'e']);
+    expect(arrived).toHaveBeenCalledTimes(1);
+  });
+
+  test('ids sort as the files were chosen', async () => {
+    const { line } = aLine();
+    await line.add(['a', 'b', 'c'].map(file));
+    const ids = line.snapshot().map((s) => s.id);
+    expect([...ids].sort()).toEqual(ids);
+    expect(ids.every((id) => /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-/.test(id))).toBe(true);
+  });
+
+  test('says how much of a file is sent', async () => {
+    const { line } = aLine();
+    await line.add([file('a')]);
+    const request = await nth(0);
+    request.upload.onprogress!({ lengthComputable: true, loaded: 1, total: 4 });
+    expect(line.snapshot()[0].sent).toBe(0.25);
+    request.upload.onprogress!({ lengthComputable: false, loaded: 3, total: 0 });
+    expect(line.snapshot()[0].sent).toBe(0.25);
+  });
+
+  test.each([
+    [JSON.stringify({ detail: 'It is no picture.' }), 'a: It is no picture.'],
+    ['<html>', 'a: The studio refused it.'],
+  ])('one that is refused says why and leaves the line', async (text, says) => {
+    const { line, refused } = aLine();
+    await line.add([file('a')]);
+    (await nth(0)).answer(415, text);
+    await waitFor(() => expect(names(line)).toEqual([]));
+    expect(refused).toHaveBeenCalledWith(says);
+    expect(kept.size).toBe(0);
+  });
+
+  test.each([
+    ['does not answer', (r: Request) => r.onerror!()],
+    ['has a fault', (r: Request) => r.answer(503)],
+  ])('while the studio %s nothing is lost, and it is sent again', async (_, fails) => {
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask'] });
+    try {
+      const { line, refused } = aLine();
+      await line.add([file('a')]);
+      fails(Request.made[0]);
+      await jest.advanceTimersByTimeAsync(2900);
+      expect(names(line)).toEqual(['a']);
+      expect(Request.made).toHaveLength(1);
+      await jest.advanceTimersByTimeAsync(200);
+      expect(Request.made).toHaveLength(2);
+      Request.made[1].answer(202);
+      await jest.advanceTimersByTimeAsync(0);
+      expect(names(line)).toEqual([]);
+      expect(refused).not.toHaveBeenCalled();
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
+  test('goes on with what an earlier page left, but not with what it sends already', async () => {
+    const { line } = aLine();
+    await line.add([file('a')]);
+    kept.set('old', { id: 'old', name: 'left', file: file('left') });
+    await line.goOn();
+    expect(names(line)).toEqual(['a', 'left']);
+    await line.goOn();
+    expect(names(line)).toEqual(['a', 'left']);
+  });
+
+  test('a browser without room sends all the same', async () => {
+    jest.spyOn(waiting, 'keepFiles').mockRejectedValue(new Error('no room'));
+    const { line } = aLine();
+    await line.add([file('a')]);
+    await nth(0);
+    expect(names(line)).toEqual(['a']);
+  });
+});
