@@ -34,7 +34,7 @@ module.exports = class Browser extends TestEnvironment {
     });
     // one window: whatever it wants to hold it holds
     Object.defineProperty(window.navigator, 'locks', {
-      value: { request: (name, options, held) => Promise.resolve(held({ name })) },
+      value: { request: (name, ...rest) => Promise.resolve(rest.at(-1)({ name })) },
     });
     window.matchMedia ??= () => ({ matches: false, addEventListener() {}, removeEventListener() {} });
   }

@@ -1,6 +1,8 @@
 import { waitFor } from '@testing-library/react';
 import { SendingLine } from './sendingLine';
-import * as waiting from './waitingFiles';
+import { dropFile, keepFiles, waitingFiles, type WaitingFile } from './waitingFiles';
+
+jest.mock('./waitingFiles', () => ({ keepFiles: jest.fn(), dropFile: jest.fn(), waitingFiles: jest.fn() }));
 
 /** A request that a test answers itself. */
 class Request {
@@ -22,7 +24,7 @@ class Request {
   }
 }
 
-const kept = new Map<string, waiting.WaitingFile>();
+const kept = new Map<string, WaitingFile>();
 const file = (name: string) => new File(['x'], name, { type: 'image/png' });
 const nth = async (n: number) => {
   await waitFor(() => expect(Request.made.length).toBeGreaterThan(n));
@@ -33,16 +35,12 @@ beforeEach(() => {
   kept.clear();
   Request.made = [];
   Object.assign(globalThis, { XMLHttpRequest: Request });
-  Object.defineProperty(navigator, 'locks', {
-    configurable: true,
-    value: { request: (_: string, work: () => unknown) => work() },
-  });
-  jest.spyOn(waiting, 'keepFiles').mockImplementation((files) => {
+  jest.mocked(keepFiles).mockImplementation((files) => {
     files.forEach((f) => kept.set(f.id, f));
     return Promise.resolve(undefined);
   });
-  jest.spyOn(waiting, 'dropFile').mockImplementation((id) => Promise.resolve(kept.delete(id)));
-  jest.spyOn(waiting, 'waitingFiles').mockImplementation(() => Promise.resolve([...kept.values()]));
+  jest.mocked(dropFile).mockImplementation((id) => Promise.resolve(kept.delete(id)));
+  jest.mocked(waitingFiles).mockImplementation(() => Promise.resolve([...kept.values()]));
 });
 
 function aLine() {
@@ -131,7 +129,7 @@ describe('the line of files to the studio', () => {
   });
 
   test('a browser without room sends all the same', async () => {
-    jest.spyOn(waiting, 'keepFiles').mockRejectedValue(new Error('no room'));
+    jest.mocked(keepFiles).mockRejectedValue(new Error('no room'));
     const { line } = aLine();
     await line.add([file('a')]);
     await nth(0);
