@@ -153,6 +153,15 @@ export default ts.config(
     files: ['packages/*/src/**', 'apps/*/src/**', 'bench/src/**', 'e2e/src/**'],
     rules: { 'max-params': ['error', 6] },
   },
+  // a function fits a screen; a drawing, whose lines are all of one kind, may be a little longer
+  ...[
+    { files: ['packages/*/src/**', 'apps/*/src/**', 'bench/src/**'], max: 80 },
+    { files: ['packages/engine/src/painter/**'], max: 100 },
+  ].map(({ files, max }) => ({
+    files,
+    ignores: tests,
+    rules: { 'max-lines-per-function': ['error', { max, skipBlankLines: true, skipComments: true }] },
+  })),
   // what Nest hands to a class are no parameters that anybody counts off
   {
     files: ['apps/server/src/**/*.service.ts', 'apps/server/src/takes/takeRenderer.ts'],

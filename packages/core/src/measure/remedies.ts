@@ -15,94 +15,106 @@ export interface ShotRemedy<I extends MixInfluence = MixInfluence> {
 /** The strongest weight that a remedy proposes. */
 const STRONGEST = 2;
 
+/** The shot that falls out, as remedies see it. */
+interface Fallen<I extends MixInfluence> {
+  readonly plan: ShotPlan<I>;
+  readonly mix: Omit<MixState, 'influences'> & { readonly influences: readonly I[] };
+  /** What stands behind the cause: own settings, another reference, or words. */
+  readonly behind: readonly string[];
+  /** Whom the shot falls out by. */
+  readonly judged: JudgedInfluence;
+  readonly nameOf: (influence: string) => string;
+}
+
 /** One or two things to try for a shot that falls out, the likelier first; each differs from the present plan. */
 export function remediesFor<I extends MixInfluence>(
   plan: ShotPlan<I>,
-  mix: Omit<MixState, 'influences'> & { readonly influences: readonly I[] },
+  mix: Fallen<I>['mix'],
   { cause, behind }: FoundCause,
-  { id, name }: JudgedInfluence,
+  judged: JudgedInfluence,
   nameOf: (influence: string) => string,
 ): ShotRemedy<I>[] {
+  const same = JSON.stringify(plan);
+  return REMEDIES[cause]({ plan, mix, behind, judged, nameOf } as unknown as Fallen<MixInfluence>)
+    .filter((r) => JSON.stringify(r.plan) !== same && r.plan.prompt.trim())
+    .slice(0, 2) as ShotRemedy<I>[];
+}
+
+type Remedies = (fallen: Fallen<MixInfluence>) => ShotRemedy[];
+
+const weighing = (own: OwnSettings, influence: string, to: number): OwnSettings => ({
+  ...own,
+  influences: {
+    ...own.influences,
+    [influence]: { ...own.influences?.[influence], weight: Math.round(to * 100) / 100 },
+  },
+});
+
+function stronger({ plan, mix, judged: { id, name } }: Fallen<MixInfluence>): ShotRemedy {
   const present = mix.influences.find((i) => i.id === id);
   const weight = plan.own.influences?.[id]?.weight ?? present?.weight ?? 1;
-  const withWeight = (own: OwnSettings<I>, influence: string, to: number): OwnSettings<I> => ({
-    ...own,
-    influences: {
-      ...own.influences,
-      [influence]: { ...own.influences?.[influence], weight: Math.round(to * 100) / 100 },
-    },
-  });
-  const stronger: ShotRemedy<I> = {
+  return {
     label: `Let ${name} pull harder`,
-    plan: { ...plan, own: withWeight(plan.own, id, clamp(weight * 1.4, 0, STRONGEST)) },
+    plan: { ...plan, own: weighing(plan.own, id, clamp(weight * 1.4, 0, STRONGEST)) },
   };
-  const seeds = [1, 2].map((k): ShotRemedy<I> => ({
-    label: k === 1 ? 'Another seed' : 'One more seed',
-    plan: { ...plan, seed: (plan.seed + 7919 * k) % 0x100000000 },
-  }));
-  const all = ((): ShotRemedy<I>[] => {
-    switch (cause) {
-      case 'own setting':
-        return [
-          {
-            label: behind.length > 1 ? 'Take its own settings back' : 'Take its own setting back',
-            plan: { ...plan, own: behind.reduce((own, key) => withoutOwn(own, key), plan.own) },
-          },
-          stronger,
-        ];
-      case 'other reference': {
-        const [other] = behind;
-        if (plan.own.added?.some((a) => a.id === other))
-          return [
-            {
-              label: `Take ${nameOf(other)} out of this shot`,
-              plan: { ...plan, own: withoutOwn(plan.own, `added:${other}`) },
-            },
-            stronger,
-          ];
-        const back = ownDifferences(mix, plan.own).filter((d) => d.influence === other);
-        const rival = mix.influences.find((i) => i.id === other);
-        return [
-          back.length
-            ? {
-                label: `Let ${nameOf(other)} act as in the others`,
-                plan: { ...plan, own: back.reduce((own, d) => withoutOwn(own, d.key), plan.own) },
-              }
-            : {
-                label: `Let ${nameOf(other)} pull less`,
-                plan: { ...plan, own: withWeight(plan.own, other, (rival?.weight ?? 1) * 0.3) },
-              },
-          stronger,
-        ];
-      }
-      case 'words': {
-        const spans = behind.flatMap((text) => {
-          const start = plan.prompt.indexOf(text);
-          return start < 0 ? [] : [{ start, end: start + text.length, text }];
-        });
-        return [
-          {
-            label: `Leave out ${behind.map((t) => `“${t}”`).join(' and ')}`,
-            plan: { ...plan, prompt: withoutWords(plan.prompt, spans) },
-          },
-          stronger,
-        ];
-      }
-      case 'turned away':
-        return [{ label: `Turn ${name} to us`, plan: { ...plan, prompt: facing(plan.prompt) } }, seeds[0]];
-      case 'too small':
-        return [{ label: `Bring ${name} nearer`, plan: { ...plan, prompt: nearer(plan.prompt) } }, stronger];
-      case 'nobody':
-        return [
-          {
-            label: `Put ${name} into the words`,
-            plan: { ...plan, prompt: `half figure of ${name}, ${plan.prompt}` },
-          },
-        ];
-      case 'seed':
-        return [...seeds.slice(0, 1), stronger];
-    }
-  })();
-  const same = JSON.stringify(plan);
-  return all.filter((m) => JSON.stringify(m.plan) !== same && m.plan.prompt.trim()).slice(0, 2);
 }
+
+const anotherSeed = ({ plan }: Fallen<MixInfluence>): ShotRemedy => ({
+  label: 'Another seed',
+  plan: { ...plan, seed: (plan.seed + 7919) % 0x100000000 },
+});
+
+/** Another reference holds against it: it goes, acts as in the other shots, or pulls less. */
+function quieter({ plan, mix, behind: [other], nameOf }: Fallen<MixInfluence>): ShotRemedy {
+  if (plan.own.added?.some((a) => a.id === other))
+    return {
+      label: `Take ${nameOf(other)} out of this shot`,
+      plan: { ...plan, own: withoutOwn(plan.own, `added:${other}`) },
+    };
+  const back = ownDifferences(mix, plan.own).filter((d) => d.influence === other);
+  if (back.length)
+    return {
+      label: `Let ${nameOf(other)} act as in the others`,
+      plan: { ...plan, own: back.reduce((own, d) => withoutOwn(own, d.key), plan.own) },
+    };
+  const rival = mix.influences.find((i) => i.id === other);
+  return {
+    label: `Let ${nameOf(other)} pull less`,
+    plan: { ...plan, own: weighing(plan.own, other, (rival?.weight ?? 1) * 0.3) },
+  };
+}
+
+function withoutThose({ plan, behind }: Fallen<MixInfluence>): ShotRemedy {
+  const spans = behind.flatMap((text) => {
+    const start = plan.prompt.indexOf(text);
+    return start < 0 ? [] : [{ start, end: start + text.length, text }];
+  });
+  return {
+    label: `Leave out ${behind.map((t) => `“${t}”`).join(' and ')}`,
+    plan: { ...plan, prompt: withoutWords(plan.prompt, spans) },
+  };
+}
+
+const asTheOthers = ({ plan, behind }: Fallen<MixInfluence>): ShotRemedy => ({
+  label: behind.length > 1 ? 'Take its own settings back' : 'Take its own setting back',
+  plan: { ...plan, own: behind.reduce((own, key) => withoutOwn(own, key), plan.own) },
+});
+
+/** The shot with other words. */
+const worded = ({ plan }: Fallen<MixInfluence>, label: string, prompt: string): ShotRemedy => ({
+  label,
+  plan: { ...plan, prompt },
+});
+
+/** What may help against each cause, the likelier first. */
+const REMEDIES: Readonly<Record<FoundCause['cause'], Remedies>> = {
+  'own setting': (f) => [asTheOthers(f), stronger(f)],
+  'other reference': (f) => [quieter(f), stronger(f)],
+  words: (f) => [withoutThose(f), stronger(f)],
+  'turned away': (f) => [worded(f, `Turn ${f.judged.name} to us`, facing(f.plan.prompt)), anotherSeed(f)],
+  'too small': (f) => [worded(f, `Bring ${f.judged.name} nearer`, nearer(f.plan.prompt)), stronger(f)],
+  nobody: (f) => [
+    worded(f, `Put ${f.judged.name} into the words`, `half figure of ${f.judged.name}, ${f.plan.prompt}`),
+  ],
+  seed: (f) => [anotherSeed(f), stronger(f)],
+};

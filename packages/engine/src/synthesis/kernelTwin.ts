@@ -111,6 +111,8 @@ export class TwinKernel implements PatchKernel {
     return f(s + f(f(f(outer[0] + outer[1]) + outer[2]) * tk));
   }
 
+  // line for line what the kernel does, in one piece as it is there
+  // eslint-disable-next-line max-lines-per-function
   run(...args: readonly number[]): void {
     const [
       T,

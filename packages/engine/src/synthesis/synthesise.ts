@@ -2,10 +2,8 @@ import {
   blurPlane,
   clonePicture,
   createPicture,
-  joinBands,
   resample,
   resamplePlane,
-  splitBands,
   type LevelSize,
   type Picture,
 } from '@urbild/core';
@@ -14,8 +12,8 @@ import { detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';
 import { holdForm } from './holdForm';
-import type { MatchHelper } from './halves';
-import type { PatchKernel } from './kernel';
+import { blendBands, pullLiteral } from './bands';
+import type { SynthesisInput } from './input';
 import { drawKeyLines } from './keyLines';
 import { matchLevels } from './matchLevels';
 import type { Source } from './source';
@@ -29,19 +27,6 @@ import { stageMediumFor, type StageMedium } from './stageMedium';
 import { isWhole } from './whole';
 import { apply } from './applied';
 
-/** A picture of an influence, with its part of the influence's weight (parts of one influence sum to 1). */
-export interface ReferenceInput {
-  readonly influence: number;
-  readonly part: number;
-  /** SHA-256 or another name of the content, for the caches. */
-  readonly content: string;
-  readonly picture: Picture;
-  /** How large its marks and motifs come out, .5..1.5; 1 as they are against the whole of it. */
-  readonly motif?: number;
-  /** Where a person put the horizon, 0..1. */
-  readonly horizon?: number;
-}
-
 /** How much earlier than its share a surface is heard; 1 would be just as its share says. */
 const HEARD_EARLY = 2.2;
 
@@ -50,28 +35,6 @@ const HEARD_EARLY = 2.2;
  * out more than half, so that shares are heard early for the surface to arrive as they say.
  */
 const heard = (share: number): number => 1 - (1 - share) ** HEARD_EARLY;
-
-/** What synthesis starts from. */
-export interface SynthesisInput {
-  readonly stage: Picture;
-  /** Draws the same stage in another medium; without it the stage's own medium serves every look. */
-  readonly stageIn?: (medium: StageMedium) => Picture;
-  readonly labels?: Uint8Array;
-  /** Names the stage in the caches. */
-  readonly stageKey: string;
-  readonly references: readonly ReferenceInput[];
-  readonly plan: SynthesisPlan;
-  /** How strictly the forms that the words asked for hold, 0..1; .5 usual. */
-  readonly strictness?: number;
-  readonly seed: number;
-  readonly kernel?: PatchKernel;
-  /** Matches half of large pictures meanwhile. */
-  readonly helper?: MatchHelper;
-  /** Called often; throws to stop. */
-  readonly checkpoint: () => void;
-  /** Called at every step with a picture of the state, at any size. */
-  readonly onStep: (name: string, fraction: number, picture: Picture) => void;
-}
 
 const FIGURE_HOLD = 0.85;
 /** How far a look leaves the forms of the stage where they are: a picture keeps its arrangement under any look. */
@@ -87,12 +50,48 @@ const INKS_MISS = 0.4;
 /** The part of a hold that is left where forms are to hold least, and how much more of it there is where they hold most. */
 const STRICTNESS = { least: 0.4, range: 1.2 };
 
+/** What a synthesis works with, from its input. */
+interface Work {
+  readonly input: SynthesisInput;
+  /** The longer side of the stage, px. */
+  readonly size: number;
+  readonly sources: readonly Source[];
+  readonly palette: readonly PaletteShare[];
+  /** Sources whose surface is heard at all. */
+  readonly strokes: readonly Source[];
+  /** How much of each band is matched marks, 0..1. */
+  readonly strengths: readonly number[];
+  readonly sizes: readonly LevelSize[];
+  readonly figures: Float32Array | undefined;
+  /** The stage in the medium that is nearest to the looks. */
+  readonly drawn: ReturnType<typeof stageInMedium>;
+}
+
 /**
  * Pulls a painted stage towards its references, coarse to fine along the course: palette by sliced optimal transport,
  * surface by guided patch matching level by level, each as strong as the plan says. Deterministic for a seed.
  */
 export function synthesise(input: SynthesisInput): Picture {
-  const { stage, plan, checkpoint, onStep } = input;
+  const { plan, checkpoint, onStep } = input;
+  const work = workOf(input);
+  const { sources, palette, strokes, strengths, sizes, figures, drawn } = work;
+  checkpoint();
+  // where a look rules everything, nothing is seen of the stage in its first medium
+  const hidden = drawn && strengths.every(isWhole);
+  const guide = hidden ? drawn.guide : pullLiteral(recoloured(input, palette, figures), sources, plan, sizes);
+  checkpoint();
+  onStep('palette', 0.2, guide);
+  if (!strokes.length) return insistOnPalette(guide, palette, overOf(plan));
+  const textures = texturesOf(work);
+  checkpoint();
+  const ready = matched(work, guide, textures);
+  const blended = blendBands(guide, ready, strengths, sizes);
+  checkpoint();
+  return closed(work, blended, textures);
+}
+
+function workOf(input: SynthesisInput): Work {
+  const { stage, plan, checkpoint } = input;
   const size = Math.max(stage.width, stage.height);
   const sources = input.references.map((r): Source => ({
     reference: prepareReference(r.content, r.picture, size, r.motif),
@@ -100,11 +99,6 @@ export function synthesise(input: SynthesisInput): Picture {
     part: r.part,
   }));
   checkpoint();
-  // between all steps a render may be stopped
-  const done = <T>(value: T): T => {
-    checkpoint();
-    return value;
-  };
   const palette = sources
     .map((s): PaletteShare & { influence: number } => ({
       reference: s.reference,
@@ -115,55 +109,64 @@ export function synthesise(input: SynthesisInput): Picture {
   for (const { influence, share } of palette) apply(plan, 'colour', influence, share);
   const figures = input.labels && holdMask(input.labels, stage.width, stage.height);
   const strokes = sources.filter((s) => plan.levels.some((l) => l.surface[s.influence] * s.part > 0));
-  const strengths = plan.levels.map((l) =>
-    heard(
-      Math.min(
-        1,
-        strokes.reduce((s, r) => s + l.surface[r.influence] * r.part, 0),
-      ),
-    ),
-  );
+  const surfaceOf = (level: SynthesisPlan['levels'][number]) =>
+    Math.min(
+      1,
+      strokes.reduce((sum, r) => sum + level.surface[r.influence] * r.part, 0),
+    );
   const drawn =
     input.stageIn && strokes.length ? stageInMedium(input, input.stageIn, palette, strokes, figures) : undefined;
-  checkpoint();
   const sizes = plan.levels.map((l): LevelSize => ({
     width: Math.max(8, Math.round(stage.width * l.part)),
     height: Math.max(8, Math.round(stage.height * l.part)),
   }));
-  // where a look rules everything, nothing is seen of the stage in its first medium
-  const hidden = drawn && strengths.every(isWhole);
-  const guide = hidden ? drawn.guide : pullLiteral(recoloured(input, palette, figures), sources, plan, sizes);
-  checkpoint();
-  onStep('palette', 0.2, guide);
-  const insist = (picture: Picture) => insistOnPalette(picture, palette, Math.min(1, plan.colourOver - 1));
-  if (!strokes.length) return insist(guide);
+  const strengths = plan.levels.map((l) => heard(surfaceOf(l)));
+  return { input, size, sources, palette, strokes, strengths, sizes, figures, drawn };
+}
+
+/** How far the palette is driven beyond its share, 0..1. */
+const overOf = (plan: SynthesisPlan): number => Math.min(1, plan.colourOver - 1);
+
+/** The references in the palette that the picture is to have; one that is palette and surface alone stays as it is. */
+function texturesOf({ input, palette, strokes }: Work): readonly RecolouredReference[] {
   const alone =
     palette.length === 1 &&
     isWhole(palette[0].share) &&
     strokes.length === 1 &&
     strokes[0].reference === palette[0].reference;
-  const textures = strokes.map((s): RecolouredReference =>
-    alone ? s.reference : toCommonPalette(s.reference, palette, stage, input.stageKey),
+  return strokes.map((s): RecolouredReference =>
+    alone ? s.reference : toCommonPalette(s.reference, palette, input.stage, input.stageKey),
   );
-  checkpoint();
+}
+
+/** Marks of the references laid over the guide, with figures, fine detail and skin held. */
+function matched(work: Work, guide: Picture, textures: readonly RecolouredReference[]): Picture {
+  const { input, size, sources, strokes, sizes, figures, drawn } = work;
+  const { stage, plan, labels, checkpoint } = input;
   const wanted = drawn ? pullLiteral(drawn.guide, sources, plan, sizes) : guide;
   checkpoint();
   if (!drawn) drawKeyLines(wanted, stage, strokes, plan);
-  const detail = detailMask(drawn?.stage ?? stage, input.labels);
+  const detail = detailMask(drawn?.stage ?? stage, labels);
   checkpoint();
-  const regions = input.labels ? regionsOfLabels(input.labels, stage.width, stage.height) : readRegions(stage);
+  const regions = labels ? regionsOfLabels(labels, stage.width, stage.height) : readRegions(stage);
   checkpoint();
-  const matched = matchLevels(input, { guide: wanted, detail, strokes, recoloured: textures, sizes, regions });
-  const held = done(figures ? holdFigures(matched, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : matched);
-  const ready = held === matched && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
+  const marks = matchLevels(input, { guide: wanted, detail, strokes, recoloured: textures, sizes, regions });
+  const held = figures ? holdFigures(marks, wanted, figures, FIGURE_HOLD / plan.levels[0].over) : marks;
+  checkpoint();
+  const ready = held === marks && held.width !== guide.width ? resample(held, guide.width, guide.height) : held;
   takeStraysBack(ready, wanted, drawn?.inked ? 0 : 1 / plan.levels[0].over, figures);
   checkpoint();
   giveDetailBack(ready, wanted, detail, plan.detail, size, drawn?.inked ? PRINTED : 0);
   checkpoint();
-  if (input.labels) calmSkin(ready, wanted, input.labels);
+  if (labels) calmSkin(ready, wanted, labels);
   checkpoint();
-  const blended = blendBands(guide, ready, strengths, sizes);
-  checkpoint();
+  return ready;
+}
+
+/** The end: forms are held, what is missed of the palette is made up, and the grain of the references with it. */
+function closed(work: Work, blended: Picture, textures: readonly RecolouredReference[]): Picture {
+  const { input, palette, strokes, strengths, sizes, figures, drawn } = work;
+  const { stage, stageKey, plan, checkpoint } = input;
   const literal = Math.max(0, ...plan.levels.flatMap((l) => l.literal));
   const over = Math.max(...plan.levels.map((l) => l.over));
   const hold = (drawn?.inked ? PRINT_HOLD : FORM_HOLD) * Math.max(...strengths) * (1 - literal);
@@ -173,23 +176,15 @@ export function synthesise(input: SynthesisInput): Picture {
   // inks are few: what their proportions miss of the palette is made up at the end
   const out = drawn?.inked
     ? blended
-    : done(
-        closeOnPalette(blended, {
-          stage,
-          stageKey: input.stageKey,
-          palette,
-          amount: PALETTE_MISS,
-          figures,
-          checkpoint,
-        }),
-      );
-  const finished = (picture: Picture) =>
-    insist(drawn?.inked ? insistOnPalette(picture, palette, INKS_MISS * amountOf(palette)) : picture);
+    : closeOnPalette(blended, { stage, stageKey, palette, amount: PALETTE_MISS, figures, checkpoint });
+  checkpoint();
   const finest = strokes.map((s) => plan.levels[plan.levels.length - 1].surface[s.influence] * s.part);
   const total = finest.reduce((a, b) => a + b, 0);
-  if (total <= 0) return finished(out);
   const measures = textures.map((r, i) => ({ picture: r.picture, part: finest[i] / total }));
-  return finished(done(matchTextureEnergy(out, measures, strengths, sizes, checkpoint)));
+  const grained = total > 0 ? matchTextureEnergy(out, measures, strengths, sizes, checkpoint) : out;
+  checkpoint();
+  const inks = drawn?.inked ? insistOnPalette(grained, palette, INKS_MISS * amountOf(palette)) : grained;
+  return insistOnPalette(inks, palette, overOf(plan));
 }
 
 /** The stage as it was painted first, in the palette that the picture is to have. */
@@ -240,45 +235,6 @@ function stageInMedium(
     planValues(guide, stage, labels, tonesOf(palette), amountOf(palette));
   }
   return { stage: drawn, guide, inked: medium.inked };
-}
-
-/** `everything` above weight .5: bands of the picture itself, coarse ones first. */
-function pullLiteral(
-  guide: Picture,
-  sources: readonly Source[],
-  plan: SynthesisPlan,
-  sizes: readonly LevelSize[],
-): Picture {
-  const pulled = sources.filter((s) => plan.levels.some((l) => l.literal[s.influence] > 0));
-  if (!pulled.length) return guide;
-  const bands = splitBands(guide, sizes);
-  for (const source of pulled) {
-    const target = splitBands(resample(source.reference.picture, guide.width, guide.height), sizes);
-    plan.levels.forEach((level, l) => mixInto(bands[l], target[l], level.literal[source.influence] * source.part));
-  }
-  return joinBands(bands);
-}
-
-function mixInto(target: Picture, other: Picture, amount: number): void {
-  if (amount <= 0) return;
-  for (let c = 0; c < 3; c++) {
-    const [a, b] = [target.planes[c], other.planes[c]];
-    for (let i = 0; i < a.length; i++) a[i] += amount * (b[i] - a[i]);
-  }
-}
-
-/** Each band as strong as its share: weights below 1 and spans act here. */
-function blendBands(
-  guide: Picture,
-  matched: Picture,
-  strengths: readonly number[],
-  sizes: readonly LevelSize[],
-): Picture {
-  if (strengths.every(isWhole)) return matched;
-  const a = splitBands(guide, sizes);
-  const b = splitBands(resample(matched, guide.width, guide.height), sizes);
-  strengths.forEach((s, l) => mixInto(a[l], b[l], s));
-  return joinBands(a);
 }
 
 /** What is finer than this blur, in px of 512 at half of the size, is given back. */

@@ -1,17 +1,14 @@
-import { applyFix, type Gives, type MixWarning } from '@urbild/core';
+import type { Gives } from '@urbild/core';
 import { useCallback, useMemo, useState } from 'react';
 import type { Mix, MixInfluence, Take } from '../../api/client';
 import { useSources } from '../../shared/mix/useSources';
 import { BenchDialogs, type BenchDialog } from './BenchDialogs';
 import { BenchDrag } from './BenchDrag';
+import { BenchSide } from './BenchSide';
 import { BenchTools } from './BenchTools';
 import { Course } from './Course';
 import { moved, showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
-import { MixName } from './MixName';
-import { Readings } from './Readings';
-import { RenderFoot } from './RenderFoot';
-import { Settings } from './Settings';
 import { Tray } from './Tray';
 import { useBenchKeys } from './useBenchKeys';
 import { useBenchMix } from './useBenchMix';
@@ -46,7 +43,6 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     [change],
   );
   const onCarried = useCarried(gives, add);
-  const fix = ({ fix: by }: MixWarning) => by && change((m) => ({ ...m, influences: applyFix(m.influences, by) }));
   const render = async (count = 1) => {
     await save();
     for (let k = 0; k < count; k++)
@@ -71,35 +67,10 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
         {tray}
         {table}
-        <aside aria-label="Readings and settings" className="flex min-h-0 flex-col border-l border-line bg-paper">
-          <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto p-3.5">
-            <MixName
-              key={mix.name}
-              name={mix.name}
-              mixes={mixes}
-              mixId={stored.id}
-              onRename={(name) => change((m) => ({ ...m, name }))}
-              onOpen={onOpen}
-              onNew={onNew}
-            />
-            <Readings take={shown} lookup={lookup} warnings={warnings} onFix={fix} />
-            <Settings
-              settings={mix.settings}
-              avoid={mix.avoid}
-              onChange={(settings) => change((m) => ({ ...m, settings }))}
-              onAvoid={(avoid) => change((m) => ({ ...m, avoid }))}
-              take={shown}
-              onMask={() => setPainting('start')}
-            />
-          </div>
-          <RenderFoot
-            bench={bench}
-            busy={takes.asking}
-            follows={follows}
-            onFollows={takes.setFollows}
-            onRender={(count) => void render(count)}
-          />
-        </aside>
+        <BenchSide
+          {...{ bench, takes, mixes, mixId: stored.id, lookup, warnings, onOpen, onNew, onRender: render }}
+          onMask={() => setPainting('start')}
+        />
         <div className="col-span-3 max-h-[19rem] min-h-[12rem]">
           <Course
             mix={mix}

@@ -63,33 +63,7 @@ export function LaneHead({
       </button>
       <div className="min-w-0 flex-1 leading-tight">
         <div className={`truncate font-semibold ${influence.on ? '' : 'text-muted line-through'}`}>{name}</div>
-        <Popover.Root>
-          <Popover.Trigger
-            aria-label={`${name} gives ${influence.gives}; change`}
-            className="flex max-w-full items-center gap-1 rounded text-sm whitespace-nowrap text-muted hover:text-ink"
-          >
-            <KindSign kind={hue} size={13} /> gives {influence.gives}
-            {influence.region ? ', in a region' : ''}
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              side="top"
-              align="start"
-              sideOffset={8}
-              className="z-40 w-72 rounded-xl border border-line bg-card p-4 shadow-xl"
-            >
-              <LaneSheet
-                influence={influence}
-                name={name}
-                gives={gives}
-                onChange={onChange}
-                onRemove={onRemove}
-                onRegion={onRegion}
-                onSolo={onSolo}
-              />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
+        <GivesPopover {...{ influence, name, hue, gives, onChange, onRemove, onRegion, onSolo }} />
       </div>
       <button
         type="button"
@@ -110,5 +84,30 @@ export function LaneHead({
         className="w-12 text-right font-semibold"
       />
     </div>
+  );
+}
+
+/** What it gives, and the sheet with everything else that can be set. */
+function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnailUrl' | 'chosen' | 'onChoose'>) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={`${name} gives ${influence.gives}; change`}
+        className="flex max-w-full items-center gap-1 rounded text-sm whitespace-nowrap text-muted hover:text-ink"
+      >
+        <KindSign kind={hue} size={13} /> gives {influence.gives}
+        {influence.region ? ', in a region' : ''}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          align="start"
+          sideOffset={8}
+          className="z-40 w-72 rounded-xl border border-line bg-card p-4 shadow-xl"
+        >
+          <LaneSheet influence={influence} name={name} {...sheet} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

@@ -72,29 +72,7 @@ export function MaskTools(p: Props) {
         />
         everything but what is painted
       </label>
-      <div role="group" aria-label="Fill" className="flex flex-wrap gap-1.5">
-        {p.figures.map((f, k) => {
-          const name = f.name ?? `figure ${k + 1}`;
-          return (
-            <span key={k} className="contents">
-              <button type="button" className={tool()} onClick={() => p.onFill(f.box)}>
-                {name}
-              </button>
-              {f.face && (
-                <button type="button" className={tool()} onClick={() => p.onFill(f.face!)}>
-                  {name}, the head
-                </button>
-              )}
-            </span>
-          );
-        })}
-        <button type="button" className={tool()} onClick={() => p.onAll(true)}>
-          All of it
-        </button>
-        <button type="button" className={tool()} onClick={() => p.onAll(false)}>
-          Nothing
-        </button>
-      </div>
+      <Fill figures={p.figures} onFill={p.onFill} onAll={p.onAll} />
       <p aria-live="polite" data-testid="mask-cover" className="figures text-sm text-muted">
         {Math.round(p.acts * 100)} % of the picture
       </p>
@@ -113,5 +91,33 @@ export function MaskTools(p: Props) {
         </Dialog.Close>
       </div>
     </aside>
+  );
+}
+
+function Fill({ figures, onFill, onAll }: Pick<Props, 'figures' | 'onFill' | 'onAll'>) {
+  return (
+    <div role="group" aria-label="Fill" className="flex flex-wrap gap-1.5">
+      {figures.map((f, k) => {
+        const name = f.name ?? `figure ${k + 1}`;
+        return (
+          <span key={k} className="contents">
+            <button type="button" className={tool()} onClick={() => onFill(f.box)}>
+              {name}
+            </button>
+            {f.face && (
+              <button type="button" className={tool()} onClick={() => onFill(f.face!)}>
+                {name}, the head
+              </button>
+            )}
+          </span>
+        );
+      })}
+      <button type="button" className={tool()} onClick={() => onAll(true)}>
+        All of it
+      </button>
+      <button type="button" className={tool()} onClick={() => onAll(false)}>
+        Nothing
+      </button>
+    </div>
   );
 }

@@ -56,11 +56,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
           />
         </header>
         <div className="min-h-0 flex-1 overflow-auto p-3">
-          {!c.items.length && (
-            <p className="p-6 text-center text-white">
-              Add a picture: a half figure from the front is the best beginning.
-            </p>
-          )}
+          {!c.items.length && <NoPictureYet />}
           <ul className="flex flex-wrap gap-3">
             {[...c.items]
               .sort((x, y) => SLOTS.indexOf(x.slot) - SLOTS.indexOf(y.slot))
@@ -104,6 +100,10 @@ export function CharacterSheet({ character: c }: { character: Character }) {
     </div>
   );
 }
+
+const NoPictureYet = () => (
+  <p className="p-6 text-center text-white">Add a picture: a half figure from the front is the best beginning.</p>
+);
 
 function Agreement({ reading }: { reading: NonNullable<ReturnType<typeof useCharacterReading>['data']> }) {
   return (

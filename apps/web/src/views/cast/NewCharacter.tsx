@@ -6,6 +6,9 @@ import { keys } from '../../api/keys';
 import { useAct, type Character } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 
+/** Four people of a description; nobody before it is asked for. */
+type Painted = readonly Schemas['CandidateDto'][] | 'painting' | undefined;
+
 /** Makes a character: an empty sheet for pictures, or one of four that are painted from a description. */
 export function NewCharacter({
   open,
@@ -18,7 +21,7 @@ export function NewCharacter({
 }) {
   const [name, setName] = useState('');
   const [description, setDescription] = useState('');
-  const [candidates, setCandidates] = useState<readonly Schemas['CandidateDto'][] | 'painting' | undefined>(undefined);
+  const [candidates, setCandidates] = useState<Painted>(undefined);
   const create = useAct(keys.cast, (named: string) =>
     ask(api.POST('/api/v1/cast', { body: { name: named, description } })),
   );
@@ -57,26 +60,12 @@ export function NewCharacter({
               onChange={(e) => setDescription(e.target.value)}
             />
           </label>
-          {candidates === 'painting' && <div className="skeleton h-52" aria-label="Four people are being painted" />}
-          {candidates && candidates !== 'painting' && (
-            <ul className="grid grid-cols-4 gap-3">
-              {candidates.map((c, k) => (
-                <li key={c.hash}>
-                  <button
-                    type="button"
-                    disabled={!name.trim()}
-                    className="block w-full hover:outline-3 hover:outline-cinnabar disabled:opacity-60"
-                    onClick={() => void pick(c.hash).then(done)}
-                  >
-                    <img src={c.pictureUrl} alt={`Candidate ${k + 1}: ${description}`} className="w-full" />
-                    <span className="block py-1 text-sm">
-                      {name.trim() ? `This is ${name.trim()}` : 'Give a name first'}
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          )}
+          <Candidates
+            candidates={candidates}
+            name={name.trim()}
+            description={description}
+            onPick={(hash) => void pick(hash).then(done)}
+          />
           <div className="flex justify-end gap-2">
             <Button onClick={onClose}>Cancel</Button>
             <Button
@@ -95,5 +84,37 @@ export function NewCharacter({
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+function Candidates({
+  candidates,
+  name,
+  description,
+  onPick,
+}: {
+  candidates: Painted;
+  name: string;
+  description: string;
+  onPick: (hash: string) => void;
+}) {
+  if (!candidates) return null;
+  if (candidates === 'painting') return <div className="skeleton h-52" aria-label="Four people are being painted" />;
+  return (
+    <ul className="grid grid-cols-4 gap-3">
+      {candidates.map((c, k) => (
+        <li key={c.hash}>
+          <button
+            type="button"
+            disabled={!name}
+            className="block w-full hover:outline-3 hover:outline-cinnabar disabled:opacity-60"
+            onClick={() => onPick(c.hash)}
+          >
+            <img src={c.pictureUrl} alt={`Candidate ${k + 1}: ${description}`} className="w-full" />
+            <span className="block py-1 text-sm">{name ? `This is ${name}` : 'Give a name first'}</span>
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -56,36 +56,7 @@ export function Facets({ found, state }: { found: Found | undefined; state: Libr
       <Facet title="Kind">
         {KINDS.map((k) => choice('kind', k.kind, k.name, facets?.kind[k.kind], <KindSign kind={k.kind} />))}
       </Facet>
-      <section className="mb-5">
-        <h2 className="mb-1.5 px-1 text-sm font-semibold text-muted">Colour</h2>
-        <div className="grid grid-cols-6 gap-1 px-1">
-          {COLOURS.map((c) => (
-            <button
-              key={c}
-              type="button"
-              aria-label={`Pictures with the colour ${c}`}
-              aria-pressed={search.get('colour') === c}
-              onClick={() => set({ colour: search.get('colour') === c ? null : c, like: null, sel: null })}
-              className={`aspect-square rounded-sm border border-line ${search.get('colour') === c ? 'outline-2 outline-offset-1 outline-cinnabar' : ''}`}
-              style={{ background: c }}
-            />
-          ))}
-        </div>
-        {search.get('colour') && (
-          <div className="mt-2 flex items-center gap-2 px-1 text-sm text-muted">
-            how near
-            <Slider
-              label="How near the colour has to be"
-              min={0.02}
-              max={0.2}
-              step={0.01}
-              value={Number(search.get('tolerance') ?? 0.08)}
-              onMove={(v) => set({ tolerance: String(v) })}
-              className="min-w-0 flex-1"
-            />
-          </div>
-        )}
-      </section>
+      <ColourFacet state={state} />
       {!!looks?.length && (
         <Facet title="Looks">{looks.map((l) => choice('look', l.id, l.name, facets?.look[l.id]))}</Facet>
       )}
@@ -94,20 +65,7 @@ export function Facets({ found, state }: { found: Found | undefined; state: Libr
       )}
       {tags.length > 0 && <Facet title="Tags">{tags.map(([t, count]) => choice('tag', t, t, count))}</Facet>}
       <Facet title="Rating">
-        <li className="flex items-center gap-0.5 px-1">
-          {[1, 2, 3, 4, 5].map((n) => (
-            <button
-              key={n}
-              type="button"
-              aria-label={`At least ${n} of 5`}
-              aria-pressed={search.get('rating') === String(n)}
-              onClick={() => set({ rating: search.get('rating') === String(n) ? null : String(n), sel: null })}
-              className={`figures rounded border px-2 py-0.5 text-sm ${Number(search.get('rating') ?? 9) <= n ? 'border-ink bg-card font-semibold' : 'border-line text-muted hover:border-edge'}`}
-            >
-              {n}
-            </button>
-          ))}
-        </li>
+        <LeastRating state={state} />
         {choice('favourite', 'true', 'Favourites', facets?.favourite, <Heart size={15} aria-hidden />)}
       </Facet>
       <Facet title="Checks">{STATES.map((s) => choice('state', s.state, s.name, facets?.state[s.state]))}</Facet>
@@ -117,6 +75,60 @@ export function Facets({ found, state }: { found: Found | undefined; state: Libr
         {choice('away', 'true', 'Put away', facets?.away)}
       </Facet>
     </aside>
+  );
+}
+
+function ColourFacet({ state: { search, set } }: { state: LibraryState }) {
+  return (
+    <section className="mb-5">
+      <h2 className="mb-1.5 px-1 text-sm font-semibold text-muted">Colour</h2>
+      <div className="grid grid-cols-6 gap-1 px-1">
+        {COLOURS.map((c) => (
+          <button
+            key={c}
+            type="button"
+            aria-label={`Pictures with the colour ${c}`}
+            aria-pressed={search.get('colour') === c}
+            onClick={() => set({ colour: search.get('colour') === c ? null : c, like: null, sel: null })}
+            className={`aspect-square rounded-sm border border-line ${search.get('colour') === c ? 'outline-2 outline-offset-1 outline-cinnabar' : ''}`}
+            style={{ background: c }}
+          />
+        ))}
+      </div>
+      {search.get('colour') && (
+        <div className="mt-2 flex items-center gap-2 px-1 text-sm text-muted">
+          how near
+          <Slider
+            label="How near the colour has to be"
+            min={0.02}
+            max={0.2}
+            step={0.01}
+            value={Number(search.get('tolerance') ?? 0.08)}
+            onMove={(v) => set({ tolerance: String(v) })}
+            className="min-w-0 flex-1"
+          />
+        </div>
+      )}
+    </section>
+  );
+}
+
+function LeastRating({ state: { search, set } }: { state: LibraryState }) {
+  return (
+    <li className="flex items-center gap-0.5 px-1">
+      {[1, 2, 3, 4, 5].map((n) => (
+        <button
+          key={n}
+          type="button"
+          aria-label={`At least ${n} of 5`}
+          aria-pressed={search.get('rating') === String(n)}
+          onClick={() => set({ rating: search.get('rating') === String(n) ? null : String(n), sel: null })}
+          className={`figures rounded border px-2 py-0.5 text-sm ${Number(search.get('rating') ?? 9) <= n ? 'border-ink bg-card font-semibold' : 'border-line text-muted hover:border-edge'}`}
+        >
+          {n}
+        </button>
+      ))}
+    </li>
   );
 }
 

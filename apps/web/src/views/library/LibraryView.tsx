@@ -27,12 +27,10 @@ const LOOKED_AT = 60;
 /** All references: facets, pictures, and the inspector of the selection. What is looked at is in the address. */
 export function LibraryView() {
   const state = useLibraryState();
-  const { query, narrowed, selected, set, clear } = state;
+  const { query, selected, set } = state;
   const { data: found, isPending } = useSearch(query);
-  const { data: studio } = useStudio();
   const { choose } = useImports();
   const chosen = useReferencesById(selected.slice(0, LOOKED_AT));
-  const drawing = studio && studio.demo.done < studio.demo.total;
   useUndoKeys();
   useTitle('Library');
   return (
@@ -75,28 +73,8 @@ export function LibraryView() {
               selected={selected}
               onSelect={(ids) => set({ sel: ids })}
             />
-          ) : drawing && !narrowed ? (
-            <EmptyState dark title="The painter is at work">
-              The demo studio is being drawn, {studio.demo.done} of {studio.demo.total} are done. Pictures appear here
-              one by one.
-            </EmptyState>
-          ) : narrowed ? (
-            <EmptyState dark title="Nothing like that here" action={<Button onClick={clear}>Show everything</Button>}>
-              No picture has all of this together.
-            </EmptyState>
           ) : (
-            <EmptyState
-              dark
-              title="An empty wall"
-              action={
-                <Button look="main" onClick={choose}>
-                  Bring in the first pictures
-                </Button>
-              }
-            >
-              Drop pictures anywhere on this page, paste one, or choose files: styles, characters, faces, anything that
-              your series should keep to.
-            </EmptyState>
+            <BareWall state={state} />
           )}
         </div>
         {found && (
@@ -113,6 +91,39 @@ export function LibraryView() {
         onColour={(colour) => set({ colour, like: null })}
       />
     </DropShelf>
+  );
+}
+
+/** Why there is no picture, and what to do about it. */
+function BareWall({ state: { narrowed, clear } }: { state: LibraryState }) {
+  const { data: studio } = useStudio();
+  const { choose } = useImports();
+  if (narrowed)
+    return (
+      <EmptyState dark title="Nothing like that here" action={<Button onClick={clear}>Show everything</Button>}>
+        No picture has all of this together.
+      </EmptyState>
+    );
+  if (studio && studio.demo.done < studio.demo.total)
+    return (
+      <EmptyState dark title="The painter is at work">
+        The demo studio is being drawn, {studio.demo.done} of {studio.demo.total} are done. Pictures appear here one by
+        one.
+      </EmptyState>
+    );
+  return (
+    <EmptyState
+      dark
+      title="An empty wall"
+      action={
+        <Button look="main" onClick={choose}>
+          Bring in the first pictures
+        </Button>
+      }
+    >
+      Drop pictures anywhere on this page, paste one, or choose files: styles, characters, faces, anything that your
+      series should keep to.
+    </EmptyState>
   );
 }
 

@@ -1,5 +1,14 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type MouseEvent } from 'react';
+import {
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type MouseEvent,
+  type RefObject,
+} from 'react';
 import { useReferencesById } from '../../api/references';
 import { LargeLook } from './LargeLook';
 import { PictureCell } from './PictureCell';
@@ -24,19 +33,9 @@ interface Props {
 /** Pictures in justified rows, each in its own aspect; only the rows in sight exist, so that tens of thousands scroll. */
 export function PictureRows({ ids, aspects, selected, onSelect }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
   const [large, setLarge] = useState<string | undefined>(undefined);
   const weigh = useWeigh();
-  useLayoutEffect(() => {
-    const watcher = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
-    watcher.observe(frame.current!);
-    return () => watcher.disconnect();
-  }, []);
-  const rows = useMemo(() => {
-    const cells = ids.map((id, k): Cell => ({ id, aspect: aspects[k] }));
-    return width > 0 ? justify(cells, (c) => c.aspect, width - 2 * PAD, ROW, GAP) : [];
-  }, [ids, aspects, width]);
-  const places = useMemo(() => new Map(ids.map((id, k) => [id, k])), [ids]);
+  const rows = useJustified(frame, ids, aspects);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => frame.current,
@@ -50,13 +49,7 @@ export function PictureRows({ ids, aspects, selected, onSelect }: Props) {
   const last = selected[selected.length - 1];
   const marquee = useMarquee(frame, rows, LIE, onSelect);
 
-  const choose = (id: string, e: MouseEvent | KeyboardEvent) => {
-    if (e.shiftKey && last) {
-      const [a, b] = [places.get(last) ?? 0, places.get(id) ?? 0].sort((x, y) => x - y);
-      onSelect([...ids.slice(a, b + 1).filter((i) => i !== id), id]);
-    } else if (e.ctrlKey || e.metaKey) onSelect(chosen.has(id) ? selected.filter((i) => i !== id) : [...selected, id]);
-    else onSelect([id]);
-  };
+  const choose = (id: string, e: MouseEvent | KeyboardEvent) => onSelect(chosenBy(e, id, { ids, selected }));
   const focus = (id: string) => {
     virtual.scrollToIndex(rowOf(rows, id));
     requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-id="${id}"]`)?.focus());
@@ -113,4 +106,33 @@ export function PictureRows({ ids, aspects, selected, onSelect }: Props) {
       <LargeLook id={large} ids={ids} onGo={(id) => (setLarge(id), id && onSelect([id]))} />
     </PictureMenu>
   );
+}
+
+/** The rows of pictures in a frame, as wide as it is; none before its width is known. */
+function useJustified(frame: RefObject<HTMLDivElement | null>, ids: readonly string[], aspects: readonly number[]) {
+  const [width, setWidth] = useState(0);
+  useLayoutEffect(() => {
+    const watcher = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
+    watcher.observe(frame.current!);
+    return () => watcher.disconnect();
+  }, [frame]);
+  return useMemo(() => {
+    const cells = ids.map((id, k): Cell => ({ id, aspect: aspects[k] }));
+    return width > 0 ? justify(cells, (c) => c.aspect, width - 2 * PAD, ROW, GAP) : [];
+  }, [ids, aspects, width]);
+}
+
+/** The selection after a picture was pressed: with Shift from the last one on, with Ctrl more or less, otherwise it alone. */
+function chosenBy(
+  e: Pick<MouseEvent | KeyboardEvent, 'shiftKey' | 'ctrlKey' | 'metaKey'>,
+  id: string,
+  { ids, selected }: Pick<Props, 'ids' | 'selected'>,
+): readonly string[] {
+  const last = selected[selected.length - 1];
+  if (e.shiftKey && last) {
+    const [a, b] = [Math.max(0, ids.indexOf(last)), Math.max(0, ids.indexOf(id))].sort((x, y) => x - y);
+    return [...ids.slice(a, b + 1).filter((i) => i !== id), id];
+  }
+  if (e.ctrlKey || e.metaKey) return selected.includes(id) ? selected.filter((i) => i !== id) : [...selected, id];
+  return [id];
 }

@@ -12,28 +12,7 @@ export function PasteDialog({
   onAdd: (shots: NewShot[]) => Promise<unknown>;
   onClose: () => void;
 }) {
-  const [text, setText] = useState('');
-  const [shots, setShots] = useState<readonly NewShot[]>([]);
-  const [fault, setFault] = useState('');
-  const asked = useRef(0);
-  const read = (next: string) => {
-    setText(next);
-    const mine = ++asked.current;
-    if (!next.trim()) {
-      setShots([]);
-      setFault('');
-      return;
-    }
-    readShots(next)
-      .then((found) => {
-        if (mine !== asked.current) return;
-        setShots(found);
-        setFault('');
-      })
-      .catch((e: Error) => {
-        if (mine === asked.current) setFault(e.message);
-      });
-  };
+  const { text, shots, fault, read } = useReadShots();
   return (
     <DialogFrame
       className="fixed top-1/2 left-1/2 z-50 flex max-h-[90vh] w-[54rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-3 rounded-2xl bg-paper p-5 shadow-2xl"
@@ -63,25 +42,7 @@ export function PasteDialog({
             />
           </label>
         </div>
-        <ol aria-label="What is made of it" className="min-h-0 overflow-y-auto text-sm">
-          {fault ? (
-            <li role="alert" className="border-l-3 border-cinnabar bg-blush p-3">
-              {fault}
-            </li>
-          ) : shots.length ? (
-            shots.map((s, k) => (
-              <li key={k} className="border-b border-line py-1.5">
-                <strong>
-                  {k + 1} {s.title}
-                </strong>
-                <br />
-                {s.prompt}
-              </li>
-            ))
-          ) : (
-            <li className="text-muted">A prompt a line becomes a shot each; “Title: prompt” gives it a name.</li>
-          )}
-        </ol>
+        <MadeOfIt shots={shots} fault={fault} />
       </div>
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>Close</Button>
@@ -94,5 +55,56 @@ export function PasteDialog({
         </Button>
       </div>
     </DialogFrame>
+  );
+}
+
+/** A text and the shots that it holds; the answer to an older text is left aside. */
+function useReadShots() {
+  const [text, setText] = useState('');
+  const [shots, setShots] = useState<readonly NewShot[]>([]);
+  const [fault, setFault] = useState('');
+  const asked = useRef(0);
+  const read = (next: string) => {
+    setText(next);
+    const mine = ++asked.current;
+    if (!next.trim()) {
+      setShots([]);
+      setFault('');
+      return;
+    }
+    readShots(next)
+      .then((found) => {
+        if (mine !== asked.current) return;
+        setShots(found);
+        setFault('');
+      })
+      .catch((e: Error) => {
+        if (mine === asked.current) setFault(e.message);
+      });
+  };
+  return { text, shots, fault, read };
+}
+
+function MadeOfIt({ shots, fault }: { shots: readonly NewShot[]; fault: string }) {
+  return (
+    <ol aria-label="What is made of it" className="min-h-0 overflow-y-auto text-sm">
+      {fault ? (
+        <li role="alert" className="border-l-3 border-cinnabar bg-blush p-3">
+          {fault}
+        </li>
+      ) : shots.length ? (
+        shots.map((s, k) => (
+          <li key={k} className="border-b border-line py-1.5">
+            <strong>
+              {k + 1} {s.title}
+            </strong>
+            <br />
+            {s.prompt}
+          </li>
+        ))
+      ) : (
+        <li className="text-muted">A prompt a line becomes a shot each; “Title: prompt” gives it a name.</li>
+      )}
+    </ol>
   );
 }

@@ -1,7 +1,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
-import type { FallsOut, Shot } from '../../api/client';
-import { useProgress } from '../../api/events';
+import type { FallsOut, Shot, ShotTake } from '../../api/client';
+import { useProgress, type Progress } from '../../api/events';
 import { percent } from '../../shared/forms/figures';
 import { lead, tries, underWay } from './shots';
 
@@ -72,31 +72,8 @@ export const ShotTile = memo(function ShotTile({
             {next ? 'waits' : 'not rendered'}
           </span>
         )}
-        {take?.keeper && (
-          <span
-            aria-hidden
-            className="absolute top-1 left-1 size-3.5 rounded-full border-4 border-ink bg-white shadow"
-          />
-        )}
-        {fall ? (
-          <span className="absolute top-1 right-1 rounded-full bg-cinnabar px-1.5 text-xs font-semibold text-white">
-            falls out
-          </span>
-        ) : (
-          stale && (
-            <span className="absolute top-1 right-1 rounded-full bg-card px-1.5 text-xs font-semibold text-cinnabar">
-              changed
-            </span>
-          )
-        )}
-        {next && (
-          <span className="absolute inset-x-0 bottom-0 block bg-black/65 text-left text-xs text-white">
-            <span className="block h-1 bg-white" style={{ width: `${(progress?.fraction ?? 0) * 100}%` }} />
-            <span className="block truncate px-1.5 py-0.5">
-              {next.status === 'queued' ? 'waits' : `${progress?.step ?? 'begins'} ${percent(progress?.fraction ?? 0)}`}
-            </span>
-          </span>
-        )}
+        <Signs keeper={!!take?.keeper} falls={!!fall} stale={stale} />
+        {next && <UnderWay take={next} progress={progress} />}
       </button>
       <div className="mt-1.5 text-white">
         <div className={`truncate leading-tight font-semibold ${worded ? 'font-title text-lg' : 'text-sm'}`}>
@@ -107,3 +84,36 @@ export const ShotTile = memo(function ShotTile({
     </li>
   );
 });
+
+/** What is told by signs at the corners; the label of the tile says it in words. */
+function Signs({ keeper, falls, stale }: { keeper: boolean; falls: boolean; stale: boolean }) {
+  return (
+    <>
+      {keeper && (
+        <span aria-hidden className="absolute top-1 left-1 size-3.5 rounded-full border-4 border-ink bg-white shadow" />
+      )}
+      {falls ? (
+        <span className="absolute top-1 right-1 rounded-full bg-cinnabar px-1.5 text-xs font-semibold text-white">
+          falls out
+        </span>
+      ) : (
+        stale && (
+          <span className="absolute top-1 right-1 rounded-full bg-card px-1.5 text-xs font-semibold text-cinnabar">
+            changed
+          </span>
+        )
+      )}
+    </>
+  );
+}
+
+function UnderWay({ take, progress }: { take: ShotTake; progress: Progress | undefined }) {
+  return (
+    <span className="absolute inset-x-0 bottom-0 block bg-black/65 text-left text-xs text-white">
+      <span className="block h-1 bg-white" style={{ width: `${(progress?.fraction ?? 0) * 100}%` }} />
+      <span className="block truncate px-1.5 py-0.5">
+        {take.status === 'queued' ? 'waits' : `${progress?.step ?? 'begins'} ${percent(progress?.fraction ?? 0)}`}
+      </span>
+    </span>
+  );
+}

@@ -25,33 +25,12 @@ export function TuneDialog({
   lookup: Lookup;
   onClose: () => void;
 }) {
-  const client = useQueryClient();
-  const tell = useNotice();
-  const key = ['strips', 'series', series.id];
-  const { data: strips } = useQuery({
-    queryKey: key,
-    queryFn: () => ask(api.GET('/api/v1/strips/of-series/{id}', { params: { path: { id: series.id } } })),
-  });
   const [influence, setInfluence] = useState(series.influences[0]?.id ?? '');
   const adopt = useAdopt(series.mixId);
+  const { strips, make } = useTuning(series, shotIds, influence);
   const strip = strips?.find((s) => s.axes[0]?.influence === influence);
   const shots = series.shots.filter((s) => shotIds.includes(s.id));
   const chosen = series.influences.find((i) => i.id === influence);
-  const make = useMutation({
-    mutationFn: () =>
-      ask(
-        api.POST('/api/v1/strips', {
-          body: {
-            mixId: series.mixId,
-            seriesId: series.id,
-            shotIds: [...shotIds],
-            axes: [{ setting: 'weight', influence, values: evenly(0.2, 1.4, STEPS) }],
-          },
-        }),
-      ),
-    onSuccess: (made) => client.setQueryData<Strip[]>(key, (all) => [made, ...(all ?? [])]),
-    onError: (e) => tell(e.message, { grave: true }),
-  });
   const use = (weight: number) =>
     void adopt(
       {
@@ -100,6 +79,33 @@ export function TuneDialog({
       )}
     </DialogFrame>
   );
+}
+
+/** The strips over a series, and how one more is made. */
+function useTuning(series: Series, shotIds: readonly string[], influence: string) {
+  const client = useQueryClient();
+  const tell = useNotice();
+  const key = ['strips', 'series', series.id];
+  const { data: strips } = useQuery({
+    queryKey: key,
+    queryFn: () => ask(api.GET('/api/v1/strips/of-series/{id}', { params: { path: { id: series.id } } })),
+  });
+  const make = useMutation({
+    mutationFn: () =>
+      ask(
+        api.POST('/api/v1/strips', {
+          body: {
+            mixId: series.mixId,
+            seriesId: series.id,
+            shotIds: [...shotIds],
+            axes: [{ setting: 'weight', influence, values: evenly(0.2, 1.4, STEPS) }],
+          },
+        }),
+      ),
+    onSuccess: (made) => client.setQueryData<Strip[]>(key, (all) => [made, ...(all ?? [])]),
+    onError: (e) => tell(e.message, { grave: true }),
+  });
+  return { strips, make };
 }
 
 function Table({ strip, influence, onUse }: { strip: Strip; influence: string; onUse: (weight: number) => void }) {

@@ -11,18 +11,7 @@ export function Onwards({ take }: { take: Take }) {
   const go = useNavigate();
   const adopt = useAdopt(take.mixId ?? '');
   const [busy, setBusy] = useState(false);
-  const key = keys.takes(take.mixId ?? '');
-  const enlarge = useAct(key, (times: number) =>
-    ask(api.POST('/api/v1/takes/{id}/enlarge', { params: { path: { id: take.id } }, body: { times } })),
-  );
-  const redraw = useAct(key, () => ask(api.POST('/api/v1/takes/{id}/redraw', { params: { path: { id: take.id } } })));
-  const more = useAct(key, () =>
-    ask(api.POST('/api/v1/takes/{id}/more', { params: { path: { id: take.id } }, body: { count: 4 } })),
-  );
-  const keep = useAct(keys.imports, () => ask(api.POST('/api/v1/imports/from-take', { body: { takeId: take.id } })));
-  const newMix = useAct(keys.mixes, () =>
-    ask(api.POST('/api/v1/takes/{id}/mix', { params: { path: { id: take.id } } })),
-  );
+  const { enlarge, redraw, more, keep, newMix } = useMaking(take);
   const act = async (what: () => Promise<unknown>) => {
     setBusy(true);
     await what();
@@ -94,4 +83,21 @@ export function Onwards({ take }: { take: Take }) {
       </div>
     </section>
   );
+}
+
+/** What can be made of a take. */
+function useMaking(take: Take) {
+  const key = keys.takes(take.mixId ?? '');
+  const enlarge = useAct(key, (times: number) =>
+    ask(api.POST('/api/v1/takes/{id}/enlarge', { params: { path: { id: take.id } }, body: { times } })),
+  );
+  const redraw = useAct(key, () => ask(api.POST('/api/v1/takes/{id}/redraw', { params: { path: { id: take.id } } })));
+  const more = useAct(key, () =>
+    ask(api.POST('/api/v1/takes/{id}/more', { params: { path: { id: take.id } }, body: { count: 4 } })),
+  );
+  const keep = useAct(keys.imports, () => ask(api.POST('/api/v1/imports/from-take', { body: { takeId: take.id } })));
+  const newMix = useAct(keys.mixes, () =>
+    ask(api.POST('/api/v1/takes/{id}/mix', { params: { path: { id: take.id } } })),
+  );
+  return { enlarge, redraw, more, keep, newMix };
 }

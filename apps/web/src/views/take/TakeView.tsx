@@ -108,21 +108,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
         aria-label="About this take"
         className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4"
       >
-        <header>
-          {take.mixId && (
-            <Link
-              to={`/bench/${take.mixId}?take=${take.id}`}
-              className="text-sm text-muted underline underline-offset-2"
-            >
-              Back to the bench
-            </Link>
-          )}
-          <h1 className="font-title text-lg leading-snug font-semibold">{take.prompt}</h1>
-          <p className="figures text-sm text-muted">
-            {take.quality} · {take.width} × {take.height} px · seed {take.seed}
-            {take.took ? ` · ${(take.took / 1000).toFixed(1)} s` : ''} · {take.engine}
-          </p>
-        </header>
+        <TakeHead take={take} />
         <TakeMarks take={take} />
         <CameUnasked take={take} shown={marked} onShow={setMarked} />
         <MadeOf take={take} lookup={lookup} />
@@ -130,6 +116,23 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
         <Onwards take={take} />
       </aside>
     </div>
+  );
+}
+
+function TakeHead({ take }: { take: Take }) {
+  return (
+    <header>
+      {take.mixId && (
+        <Link to={`/bench/${take.mixId}?take=${take.id}`} className="text-sm text-muted underline underline-offset-2">
+          Back to the bench
+        </Link>
+      )}
+      <h1 className="font-title text-lg leading-snug font-semibold">{take.prompt}</h1>
+      <p className="figures text-sm text-muted">
+        {take.quality} · {take.width} × {take.height} px · seed {take.seed}
+        {take.took ? ` · ${(take.took / 1000).toFixed(1)} s` : ''} · {take.engine}
+      </p>
+    </header>
   );
 }
 
