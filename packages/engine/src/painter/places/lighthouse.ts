@@ -2,7 +2,7 @@ import { wobble } from '../geometry/curve';
 import { rectangle } from '../geometry/point';
 import { rock } from '../land/rock';
 import { sailingBoat } from '../things/boats';
-import { paintWindow } from '../things/stiltHouse';
+import { paintWindow } from '../things/houseWindow';
 import { LIGHTHOUSE_LAMP, lightBeam, lighthouse as lighthouseTower } from '../things/towers';
 import { paintClouds, paintSky } from '../sky/sky';
 import { REGION } from '../scene/region';
