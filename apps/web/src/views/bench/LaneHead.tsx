@@ -103,6 +103,11 @@ function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnail
           side="top"
           align="start"
           sideOffset={8}
+          // the sheet itself has the focus first: a chip that had it would show its tooltip over the others
+          onOpenAutoFocus={(e) => {
+            e.preventDefault();
+            (e.currentTarget as HTMLElement).focus();
+          }}
           className="z-40 w-72 rounded-xl border border-line bg-card p-4 shadow-xl"
         >
           <LaneSheet influence={influence} name={name} {...sheet} />

@@ -44,7 +44,7 @@ function WholeCell({ setting, value, onSave }: CellProps<number>) {
   const { form, title, label, says } = setting;
   if (form.kind !== 'whole') return null;
   return (
-    <div className="flex min-w-0 items-center gap-0.5 rounded-lg border border-line bg-card py-1 pr-1 pl-2.5">
+    <div className="flex min-w-0 items-center rounded-lg border border-line bg-card py-1 pr-0.5 pl-2">
       <span className="text-muted">{label}</span>
       <NumberField
         label={title}
@@ -60,7 +60,7 @@ function WholeCell({ setting, value, onSave }: CellProps<number>) {
         <button
           type="button"
           aria-label={`Another ${label.toLowerCase()}`}
-          className="shrink-0 rounded p-0.5 text-muted hover:text-ink"
+          className="shrink-0 rounded py-0.5 pl-0.5 text-muted hover:text-ink"
           onClick={() => onSave(Math.floor(Math.random() * 10000))}
         >
           <Dices size={16} aria-hidden />

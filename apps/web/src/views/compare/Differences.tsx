@@ -31,7 +31,9 @@ export function Differences({ takes, chosen, lookup, onChoose }: Props) {
             Back to the bench
           </Link>
         )}
-        <h1 className="font-title text-lg font-semibold">{takes.length} takes</h1>
+        <h1 className="font-title text-lg font-semibold">
+          {takes.length === 1 ? 'One take' : `${takes.length} takes`}
+        </h1>
       </div>
       <div role="tablist" aria-label="Take" className="flex flex-wrap gap-1">
         {takes.map((t) => (
