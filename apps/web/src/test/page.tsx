@@ -49,15 +49,16 @@ export interface Asked {
 }
 
 /**
- * Answers requests by "METHOD /path" as the OpenAPI document names it; a number is an error of that status. What is not answered for is
- * 404. Returns what was asked, in order.
+ * Answers requests by "METHOD /path" as the OpenAPI document names it; a number is an error of that status, a function answers for the
+ * body that was sent. What is not answered for is 404. Returns what was asked, in order.
  */
 export function answers(by: Readonly<Record<string, unknown>>): Asked[] {
   const asked: Asked[] = [];
   for (const method of ['GET', 'POST', 'PATCH', 'DELETE'] as const)
     jest.spyOn(api, method).mockImplementation(((path: string, options: { body?: unknown; params?: unknown } = {}) => {
       asked.push({ method, path, body: options.body, params: options.params });
-      const answer = by[`${method} ${path}`] ?? 404;
+      const given = by[`${method} ${path}`] ?? 404;
+      const answer: unknown = typeof given === 'function' ? (given as (body: unknown) => unknown)(options.body) : given;
       const status = typeof answer === 'number' ? answer : 200;
       return Promise.resolve(
         typeof answer === 'number'

@@ -15,7 +15,10 @@ describe('the light table', () => {
   const on = { show: jest.fn(), cancel: jest.fn() };
   beforeEach(() => Object.values(on).forEach((f) => f.mockClear()));
   function table(take: Take | undefined, takes: readonly Take[] = take ? [take] : [], more: object = {}) {
-    const asked = answers({ 'PATCH /api/v1/takes/{id}': take });
+    // what was said of it is kept
+    let kept = take;
+    const patch = (body: Partial<Take>) => (kept = { ...kept!, ...body, version: kept!.version + 1 });
+    const asked = answers({ 'PATCH /api/v1/takes/{id}': patch });
     const props = { loading: false, fresh: false, current: true, onShow: on.show, onCancel: on.cancel };
     show(<LightTable take={take} takes={takes} {...props} {...more} />);
     return asked;
