@@ -1,4 +1,4 @@
-/** npm run bench:answers [-- --side 192 --gives look,palette]: how every give answers to its weight */
+/** npm run bench:answers [-- --side 192 --gives look,palette --pictures DIR]: how every give answers to its weight */
 import {
   CHANNELS,
   createPicture,
@@ -16,9 +16,11 @@ import {
   type TraitSheet,
 } from '@urbild/core';
 import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
+import path from 'path';
 import { parseArgs } from 'util';
 import { foreignReferences, type ForeignReference } from '@urbild/engine-tools';
 import { subjectAlpha, subjectOf } from '@urbild/engine/tools';
+import { ownPictures } from './ownPictures';
 
 const PROMPTS = [
   'Ilse walking in the harbour at noon',
@@ -170,6 +172,9 @@ function presence(take: RenderResult, control: RenderResult): number {
   return changed / (take.width * take.height);
 }
 
+/** A folder as it was named where the command was given. */
+const fromHere = (folder: string) => path.resolve(process.env.INIT_CWD ?? process.cwd(), folder);
+
 async function main(): Promise<void> {
   const { values } = parseArgs({
     options: {
@@ -178,14 +183,14 @@ async function main(): Promise<void> {
       channels: { type: 'boolean', default: false },
       references: { type: 'string' },
       prompts: { type: 'string', default: '3' },
+      pictures: { type: 'string' },
     },
   });
   const engine = new BuiltInEngine();
   const wanted = values.gives?.split(',') ?? GIVES;
   const curves: Curve[] = [];
-  const references = foreignReferences().filter(
-    (r) => !values.references || values.references.split(',').includes(r.picture.name),
-  );
+  const all = values.pictures ? await ownPictures(fromHere(values.pictures)) : foreignReferences();
+  const references = all.filter((r) => !values.references || values.references.split(',').includes(r.picture.name));
   for (const gives of GIVES.filter((g) => wanted.includes(g))) {
     const of: Curve[] = [];
     const about = ABOUT_SOMEBODY.includes(gives);

@@ -37,9 +37,9 @@ beforeEach(() => {
   Object.assign(globalThis, { XMLHttpRequest: Request });
   jest.mocked(keepFiles).mockImplementation((files) => {
     files.forEach((f) => kept.set(f.id, f));
-    return Promise.resolve(undefined);
+    return Promise.resolve();
   });
-  jest.mocked(dropFile).mockImplementation((id) => Promise.resolve(kept.delete(id)));
+  jest.mocked(dropFile).mockImplementation((id) => Promise.resolve(void kept.delete(id)));
   jest.mocked(waitingFiles).mockImplementation(() => Promise.resolve([...kept.values()]));
 });
 
