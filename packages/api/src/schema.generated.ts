@@ -1985,7 +1985,7 @@ export interface components {
         };
         ArrivalDto: {
             influenceId: string;
-            /** @description -0.2..1; absent where it cannot be measured */
+            /** @description 0..1; absent where it cannot be measured */
             overall?: number;
             colour?: number;
             surface?: number;
@@ -2281,7 +2281,7 @@ export interface components {
         };
         ShotArrivalDto: {
             influenceId: string;
-            /** @description -0.2..1 */
+            /** @description 0..1 */
             overall?: number;
         };
         TrialDto: {
@@ -2421,7 +2421,7 @@ export interface components {
             influenceId: string;
             /** @description of what does not hold */
             name: string;
-            /** @description -0.2..1 */
+            /** @description 0..1 */
             arrival?: number;
             /** @description where the arrivals of the others lie */
             others?: components["schemas"]["BandDto"];

@@ -30,7 +30,7 @@ export class FallsOutDto {
   @ApiProperty({ enum: ['identity', 'look', 'arrival'] }) aspect!: Slipped;
   @ApiProperty() influenceId!: string;
   @ApiProperty({ description: 'of what does not hold' }) name!: string;
-  @ApiProperty({ required: false, description: '-0.2..1' }) arrival?: number;
+  @ApiProperty({ required: false, description: '0..1' }) arrival?: number;
   @ApiProperty({ type: BandDto, required: false, description: 'where the arrivals of the others lie' })
   others?: BandDto;
   @ApiProperty({ enum: CAUSES, enumName: 'Cause' }) cause!: Cause;

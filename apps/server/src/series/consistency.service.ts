@@ -8,6 +8,7 @@ import { BlobStore } from '../platform/blobs/blobStore';
 import { CONSISTENCY } from './series.tasks';
 import type { ComparedShot, ConsistencyResult, ConsistencyTask } from './tasks/consistency';
 import { WorkersService } from '../platform/workers/workers.service';
+import { arrivalsOf } from '../takes/arrivals';
 import { TakeEntity, type Take } from '../takes/take.entity';
 import type { ConsistencyDto, FallsOutDto } from './consistency.dto';
 import { ownToDto } from './ownSettings';
@@ -167,7 +168,7 @@ function compared(
     seed,
     own,
     differs: ownDifferences(plan.state, own),
-    arrivals: Object.fromEntries(Object.entries(take.measurements?.arrivals ?? {}).map(([id, a]) => [id, a.overall])),
+    arrivals: Object.fromEntries(Object.entries(arrivalsOf(take)).map(([id, a]) => [id, a.overall])),
     descriptors: take.descriptorsHash!,
     ...facts,
   };

@@ -1,5 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
+import { arrivalText } from '@urbild/core';
 import { stringify } from 'csv-stringify/sync';
 import { ReferenceEntity } from '../library/reference.entity';
 import { SourcesService } from '../mixes/sources.service';
@@ -8,6 +9,7 @@ import { Problem } from '../platform/problems/problem';
 import { SERIES_EXPORT } from './series.tasks';
 import type { SheetPicture } from './tasks/contactSheet';
 import { WorkersService } from '../platform/workers/workers.service';
+import { arrivalsOf } from '../takes/arrivals';
 import type { Take } from '../takes/take.entity';
 import { ConsistencyService } from './consistency.service';
 import type { Shot } from './series.entity';
@@ -25,8 +27,6 @@ const TYPES: Readonly<Record<ExportForm, string>> = {
   png: 'image/png',
   csv: 'text/csv; charset=utf-8',
 };
-
-const percent = (v: number | undefined) => (v === undefined ? '' : `${Math.round(v * 100)} %`);
 
 /** Hands series over: keepers as an archive, contact sheets, measurements. */
 @Injectable()
@@ -120,7 +120,7 @@ export class SeriesExportService {
             request.width,
             request.height,
             t.measurements?.wordsKept?.toFixed(4) ?? '',
-            ...influences.map((i) => t.measurements?.arrivals[i.id]?.overall?.toFixed(4) ?? ''),
+            ...influences.map((i) => arrivalsOf(t)[i.id]?.overall?.toFixed(4) ?? ''),
             fall ? `${fall.name}: ${fall.sentence}` : '',
           ];
         }),
@@ -154,7 +154,7 @@ const arrivalLine = (plan: SeriesPlan, take: Take): string =>
   [
     `seed ${take.origin.request.seed}`,
     ...plan.state.influences.flatMap((i) => {
-      const arrival = take.measurements?.arrivals[i.id]?.overall;
-      return arrival === undefined ? [] : [`${plan.nameOf(i)} ${percent(Math.max(0, arrival))}`];
+      const arrival = arrivalsOf(take)[i.id]?.overall;
+      return arrival === undefined ? [] : [`${plan.nameOf(i)} ${arrivalText(arrival)}`];
     }),
   ].join(', ');

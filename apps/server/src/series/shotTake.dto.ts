@@ -1,6 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
+import { arrivalsOf } from '../takes/arrivals';
 import type { Take, TakeStatus } from '../takes/take.entity';
 import { byOlderEngine, engineName, type EngineVersion } from '../takes/takeEngine';
 import { ControlDto, TAKE_STATUSES } from '../takes/take.dto';
@@ -8,7 +9,7 @@ import { ControlDto, TAKE_STATUSES } from '../takes/take.dto';
 /** How far a take came on the way to one influence. */
 export class ShotArrivalDto {
   @ApiProperty() influenceId!: string;
-  @ApiProperty({ required: false, description: '-0.2..1' }) overall?: number;
+  @ApiProperty({ required: false, description: '0..1' }) overall?: number;
 }
 
 /** What is tried for a shot beside its takes. */
@@ -63,7 +64,7 @@ export function toShotTakeDto(t: Take, control: Take | undefined, present: Engin
       pictureUrl: url(control.pictureHash),
       thumbnailUrl: url(control.thumbnailHash),
     },
-    arrivals: Object.entries(t.measurements?.arrivals ?? {}).map(([influenceId, { overall }]) => ({
+    arrivals: Object.entries(arrivalsOf(t)).map(([influenceId, { overall }]) => ({
       influenceId,
       overall,
     })),

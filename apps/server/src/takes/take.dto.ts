@@ -5,6 +5,7 @@ import type { FaceFrame } from '@urbild/engine';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
+import { arrivalsOf } from './arrivals';
 import { aspectOf } from './renderPlan';
 import { byOlderEngine, engineName, type EngineVersion } from './takeEngine';
 import type { Take, TakeStatus } from './take.entity';
@@ -28,7 +29,7 @@ export class RemarkDto {
 
 export class ArrivalDto {
   @ApiProperty() influenceId!: string;
-  @ApiProperty({ required: false, description: '-0.2..1; absent where it cannot be measured' }) overall?: number;
+  @ApiProperty({ required: false, description: '0..1; absent where it cannot be measured' }) overall?: number;
   @ApiProperty({ required: false }) colour?: number;
   @ApiProperty({ required: false }) surface?: number;
   @ApiProperty({ required: false }) layout?: number;
@@ -186,7 +187,7 @@ export function toTakeDto(t: Take, control: Take | undefined, present: EngineVer
       pictureUrl: control.pictureHash ? blobUrl(control.pictureHash) : undefined,
       thumbnailUrl: control.thumbnailHash ? blobUrl(control.thumbnailHash) : undefined,
     },
-    arrivals: Object.entries(t.measurements?.arrivals ?? {}).map(([influenceId, a]) => ({
+    arrivals: Object.entries(arrivalsOf(t)).map(([influenceId, a]) => ({
       influenceId,
       overall: a.overall,
       ...a.channels,

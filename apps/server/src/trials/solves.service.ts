@@ -9,6 +9,7 @@ import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
+import { arrivalsOf } from '../takes/arrivals';
 import { TakeEntity, type Take } from '../takes/take.entity';
 import { TakeQueue } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
@@ -192,9 +193,7 @@ const meanTrial = (takes: readonly Take[], weights: Readonly<Record<string, numb
   const mean = (of: (take: Take) => number) => takes.reduce((sum, t) => sum + of(t), 0) / takes.length;
   return {
     weights,
-    arrivals: Object.fromEntries(
-      Object.keys(weights).map((id) => [id, mean((t) => Math.max(0, t.measurements?.arrivals[id]?.overall ?? 0))]),
-    ),
+    arrivals: Object.fromEntries(Object.keys(weights).map((id) => [id, mean((t) => arrivalsOf(t)[id]?.overall ?? 0)])),
     wordsKept: mean((t) => t.measurements?.wordsKept ?? 1),
   };
 };

@@ -9,11 +9,11 @@ const MEASURED: readonly MeasuredChannel[] = ['colour', 'surface', 'layout'];
 
 /**
  * Arrival on one channel: how far a take went from its control to a reference, 1 - d(take, reference) / d(control,
- * reference), limited to -0.2..1. `undefined` where control and reference already agree and there is no way to go.
+ * reference), limited to 0..1: what went away from a reference has not arrived, and is no less than nothing. `undefined` where control and reference already agree and there is no way to go.
  */
 export function arrivalOf(takeDistance: number, controlDistance: number): number | undefined {
   if (!(controlDistance > 1e-6)) return undefined;
-  return clamp(1 - takeDistance / controlDistance, -0.2, 1);
+  return clamp(1 - takeDistance / controlDistance);
 }
 
 /** Distances on a channel that descriptors do not tell: of the take and of its control to the reference. */
@@ -24,7 +24,7 @@ export interface ToReference {
 
 /** The measured way of one take to one reference. */
 export interface Arrival {
-  /** Mean over the channels that the influence gives and that can be measured, -0.2..1; undefined where none can. */
+  /** Mean over the channels that the influence gives and that can be measured, 0..1; undefined where none can. */
   readonly overall?: number;
   readonly channels: Partial<Record<Channel, number>>;
 }

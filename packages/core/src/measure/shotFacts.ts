@@ -25,7 +25,7 @@ export interface ShotFacts<I extends MixInfluence = MixInfluence> {
   readonly own: OwnSettings<I>;
   /** What its own settings really change. */
   readonly differs: readonly OwnDifference[];
-  /** By influence, -0.2..1. */
+  /** By influence, 0..1. */
   readonly arrivals: Readonly<Record<string, number | undefined>>;
   readonly picture: Pick<Compared, 'surface' | 'palette'>;
   /** By the influence that gives the identity. */

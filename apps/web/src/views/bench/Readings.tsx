@@ -1,3 +1,4 @@
+import { arrivalText } from '@urbild/core';
 import type { MixWarning } from '@urbild/core';
 import type { Take } from '../../api/client';
 import { Button } from '../../parts/Button';
@@ -68,9 +69,9 @@ interface ReadingProps {
 
 function Reading({ name, hue, value, channels }: ReadingProps) {
   const parts = (['colour', 'surface', 'layout'] as const).flatMap((c) =>
-    channels?.[c] === undefined ? [] : [`${c} ${percent(channels[c])}`],
+    channels?.[c] === undefined ? [] : [`${c} ${arrivalText(channels[c])}`],
   );
-  const text = value === undefined ? 'not to be measured' : percent(value);
+  const text = hue === 'words' ? percent(value ?? 0) : arrivalText(value);
   return (
     <div data-testid="reading" data-name={name} data-value={value ?? ''} title={parts.join(', ')}>
       <div className="flex items-center gap-2">

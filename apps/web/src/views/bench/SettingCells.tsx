@@ -54,13 +54,13 @@ function WholeCell({ setting, value, onSave }: CellProps<number>) {
         step={1}
         digits={0}
         onSave={(v) => onSave(Math.round(v))}
-        className="w-full text-right"
+        className="-mr-1 w-full text-right"
       />
       <Tip text={says}>
         <button
           type="button"
           aria-label={`Another ${label.toLowerCase()}`}
-          className="shrink-0 rounded py-0.5 pl-0.5 text-muted hover:text-ink"
+          className="relative grid size-6 shrink-0 place-items-center rounded text-muted hover:text-ink"
           onClick={() => onSave(Math.floor(Math.random() * 10000))}
         >
           <Dices size={16} aria-hidden />

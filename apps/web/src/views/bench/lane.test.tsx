@@ -102,7 +102,7 @@ describe('readings', () => {
     const { unmount } = show(
       <Readings take={aTake({ arrivals: [] })} lookup={lookup} warnings={[]} onFix={() => undefined} />,
     );
-    expect(screen.getByText('not to be measured')).toBeVisible();
+    expect(screen.getByText('not measured')).toBeVisible();
     unmount();
     show(<Readings take={undefined} lookup={lookup} warnings={[]} onFix={() => undefined} />);
     expect(screen.getByText(/Render a proof/)).toBeVisible();

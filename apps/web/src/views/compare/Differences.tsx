@@ -1,4 +1,4 @@
-import { differences } from '@urbild/core';
+import { arrivalText, differences } from '@urbild/core';
 import { Link } from 'react-router';
 import type { Take } from '../../api/client';
 import { percent } from '../../shared/forms/figures';
@@ -72,15 +72,7 @@ function Arrived({ take, lookup }: { take: Take; lookup: Lookup }) {
       <h2 className="text-sm font-semibold text-muted">What arrived</h2>
       {take.arrivals.map(({ influenceId, overall }) => {
         const influence = take.influences.find((one) => one.id === influenceId);
-        return (
-          influence && (
-            <Figure
-              key={influenceId}
-              name={lookup.name(influence)}
-              value={overall === undefined ? 'not measured' : percent(overall)}
-            />
-          )
-        );
+        return influence && <Figure key={influenceId} name={lookup.name(influence)} value={arrivalText(overall)} />;
       })}
       {take.wordsKept !== undefined && <Figure name="words kept" value={percent(take.wordsKept)} />}
     </section>

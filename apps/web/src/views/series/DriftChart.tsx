@@ -1,10 +1,10 @@
+import { arrivalText } from '@urbild/core';
 import { Filler, Chart as Base } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { Consistency, MixInfluence, Shot } from '../../api/client';
 import { ARRIVAL_OPTIONS, arrivalCurve } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
 import type { Lookup } from '../../shared/mix/lookup';
-import { percent } from '../../shared/forms/figures';
 import { arrivalAt, fallOf, lead, usualBand } from './shots';
 
 Base.register(Filler);
@@ -56,8 +56,7 @@ export function DriftChart({ shots, all, influences, consistency, lookup, height
   });
   const said = acting
     .map(
-      (i) =>
-        `${lookup.name(i)}: ${shots.map((s) => `${s.title} ${arrivalAt(lead(s), i.id) === null ? 'not measured' : percent(arrivalAt(lead(s), i.id)!)}`).join(', ')}`,
+      (i) => `${lookup.name(i)}: ${shots.map((s) => `${s.title} ${arrivalText(arrivalAt(lead(s), i.id))}`).join(', ')}`,
     )
     .join('; ');
   return (

@@ -1,7 +1,7 @@
+import { arrivalText } from '@urbild/core';
 import type { FallsOut, Shot } from '../../api/client';
 import type { SeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
-import { percent } from '../../shared/forms/figures';
 import { tries } from './shots';
 
 const WHAT = { identity: 'identity', look: 'the look', arrival: 'arrival' } as const;
@@ -14,10 +14,9 @@ export function FallsOutBox({ fall, shot, acts }: { fall: FallsOut; shot: Shot; 
       <p>
         <strong className="text-cinnabar">
           Falls out: {WHAT[fall.aspect]} of {fall.name}
-          {fall.arrival === undefined ? '' : ` ${percent(Math.max(0, fall.arrival))}`}.
+          {fall.arrival === undefined ? '' : ` ${arrivalText(fall.arrival)}`}.
         </strong>{' '}
-        {fall.others &&
-          `The others lie between ${percent(Math.max(0, fall.others.low))} and ${percent(fall.others.high)}. `}
+        {fall.others && `The others lie between ${arrivalText(fall.others.low)} and ${arrivalText(fall.others.high)}. `}
         {fall.sentence}
       </p>
       <div className="mt-2 flex flex-wrap gap-2">

@@ -1,3 +1,4 @@
+import { arrivalText } from '@urbild/core';
 import { Copy, EyeOff, Film, FlaskConical, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -236,7 +237,7 @@ function Arrived({
   attempt: ShotTake | undefined;
 }) {
   const tried = attempt?.status === 'done' ? attempt : undefined;
-  const value = (v: number | null | undefined) => (v === null || v === undefined ? '–' : percent(v));
+  const value = (v: number | null | undefined) => (v === null || v === undefined ? '–' : arrivalText(v));
   return (
     <ul className="flex flex-col gap-2.5">
       {influences

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { evenly } from '@urbild/core';
+import { arrivalText, evenly } from '@urbild/core';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { api, ask, type Series, type Take } from '../../api/client';
@@ -9,7 +9,6 @@ import { Button } from '../../parts/Button';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { useNotice } from '../../parts/notices';
 import type { Lookup } from '../../shared/mix/lookup';
-import { percent } from '../../shared/forms/figures';
 
 const STEPS = 5;
 
@@ -131,7 +130,7 @@ function Table({ strip, influence, onUse }: { strip: Strip; influence: string; o
               <th key={column} scope="col" className="text-left align-bottom">
                 <span className="figures text-lg font-semibold">{Number(v).toFixed(2)}</span>{' '}
                 <span className="text-sm font-normal">
-                  {mean(column) === undefined ? '' : `arrives ${percent(mean(column)!)}`}
+                  {mean(column) === undefined ? '' : `arrives: ${arrivalText(mean(column))}`}
                 </span>
                 <Button className="ml-2 text-sm text-ink" onClick={() => onUse(Number(v))}>
                   Use it

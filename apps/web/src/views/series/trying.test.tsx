@@ -48,8 +48,8 @@ describe('tuning a weight', () => {
       'PATCH /api/v1/mixes/{id}': mix,
     });
     const [low, high] = await screen.findAllByRole('columnheader', { name: /arrives/ });
-    expect(low).toHaveTextContent('0.20 arrives 20 %');
-    expect(high).toHaveTextContent('1.40 arrives 60 %');
+    expect(low).toHaveTextContent('0.20 arrives: 20 %');
+    expect(high).toHaveTextContent('1.40 arrives: 60 %');
     expect(screen.getByAltText('Marsh at 1.4')).toHaveAttribute('src', '/c3');
     await userEvent.click(within(high).getByRole('button', { name: 'Use it' }));
     await waitFor(() =>

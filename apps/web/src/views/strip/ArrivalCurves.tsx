@@ -1,9 +1,9 @@
+import { arrivalText } from '@urbild/core';
 import { Line } from 'react-chartjs-2';
 import type { MixInfluence, Take } from '../../api/client';
 import { arrivalCurve, ARRIVAL_OPTIONS } from '../../parts/arrivalChart';
 import { HUES } from '../../theme/kinds';
 import type { Lookup } from '../../shared/mix/lookup';
-import { percent } from '../../shared/forms/figures';
 import { curveOf } from './cells';
 
 interface Props {
@@ -26,10 +26,7 @@ export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
     { id: 'words', name: 'words kept', hue: HUES.words, dash: [2, 3], data: curveOf(cells, 'words') },
   ].filter((c) => c.data.some((v) => v !== null));
   const said = curves
-    .map(
-      (c) =>
-        `${c.name}: ${c.data.map((v, k) => `${labels[k]} ${v === null ? 'not measured' : percent(v)}`).join(', ')}`,
-    )
+    .map((c) => `${c.name}: ${c.data.map((v, k) => `${labels[k]} ${arrivalText(v)}`).join(', ')}`)
     .join('; ');
   return (
     <figure aria-label="Arrival over the strip">

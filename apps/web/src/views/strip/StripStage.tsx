@@ -1,3 +1,4 @@
+import { arrivalText } from '@urbild/core';
 import { Link } from 'react-router';
 import type { Take } from '../../api/client';
 import { Button } from '../../parts/Button';
@@ -64,7 +65,7 @@ function measured(take: Take, lookup: Lookup): string {
   return [
     ...take.arrivals.flatMap((a) => {
       const influence = take.influences.find((i) => i.id === a.influenceId);
-      return influence && a.overall !== undefined ? [`${lookup.name(influence)} ${percent(a.overall)}`] : [];
+      return influence && a.overall !== undefined ? [`${lookup.name(influence)} ${arrivalText(a.overall)}`] : [];
     }),
     ...(take.wordsKept === undefined ? [] : [`words ${percent(take.wordsKept)}`]),
   ].join(' · ');

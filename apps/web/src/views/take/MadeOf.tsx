@@ -1,3 +1,4 @@
+import { arrivalText } from '@urbild/core';
 import type { MixInfluence, Take } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
 import type { Lookup } from '../../shared/mix/lookup';
@@ -58,8 +59,12 @@ function Influence({ influence: i, take, lookup }: { influence: MixInfluence; ta
       </span>
       <span className="figures text-right leading-tight">
         <span className="block font-semibold">{i.weight.toFixed(2)}</span>
-        <span className="text-sm text-muted">{arrival === undefined ? '' : `${percent(arrival)} arrived`}</span>
+        <span className="text-sm text-muted">{arrival === undefined ? '' : arrivedText(arrival)}</span>
       </span>
     </li>
   );
 }
+
+/** What arrived, as a clause. */
+const arrivedText = (arrival: number): string =>
+  arrivalText(arrival) === 'no' ? 'did not arrive' : `${arrivalText(arrival)} arrived`;

@@ -1,3 +1,4 @@
+import { arrivalText } from '@urbild/core';
 import type { MixInfluence } from '../../../api/client';
 import { useProgress } from '../../../api/events';
 import type { Solve } from '../../../api/trials';
@@ -79,7 +80,7 @@ function Trial({
                 style={{ background: i ? HUES[lookup.hue(i)] : undefined }}
               />
               <span className="min-w-0 flex-1 truncate">{i ? lookup.name(i) : ''}</span>
-              {w.weight.toFixed(2)} <span className="w-12 text-right font-semibold">{percent(w.arrival)}</span>
+              {w.weight.toFixed(2)} <span className="w-12 text-right font-semibold">{arrivalText(w.arrival)}</span>
             </span>
           );
         })}
