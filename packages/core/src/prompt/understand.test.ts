@@ -206,6 +206,18 @@ describe('who and what', () => {
 });
 
 describe('what shall not appear', () => {
+  test.each([
+    ['boats', 'no boats', 'thing: boat'],
+    ['people', 'without people', 'person'],
+    ['snow', 'no snow', 'weather: snow'],
+    ['hats', 'no hats', 'garment: hat'],
+    ['Brom', 'no Brom', 'cast: Brom'],
+  ])('in the list of what to avoid "%s" and "%s" are the same', (plain, negated, means) => {
+    const prompt = 'Ilse and Brom in a hat with two boats in the snow';
+    expect(understand(prompt, plain).avoid).toEqual([means]);
+    expect(understand(prompt, negated)).toEqual(understand(prompt, plain));
+  });
+
   test('no, without, and the avoid list', () => {
     expect(names(understand('Ilse in the harbour without a heron').entities)).toEqual(['Ilse']);
     expect(names(understand('Ilse and a heron in the harbour', 'herons').entities)).toEqual(['Ilse']);

@@ -92,8 +92,8 @@ function draftsOf(names: readonly KnownName[]): Map<string, Partial<EntityDraft>
 }
 
 /**
- * Reads a prompt: words -> what to draw. `avoid` holds words that shall not appear; a "no ..." or "without ..." in the
- * text does the same. Unknown words are reported in `unheard`, never silently dropped. Text beyond
+ * Reads a prompt: words -> what to draw. `avoid` holds words that shall not appear, with or without a "no" before them; a "no ..." or
+ * "without ..." in the text does the same. Unknown words are reported in `unheard`, never silently dropped. Text beyond
  * {@link MAX_PROMPT_LENGTH} characters is not read. `names` are people and creatures whom the studio knows, with their
  * descriptions. Deterministic; never throws.
  */
@@ -111,6 +111,8 @@ export function understand(prompt: string, avoid = '', names: readonly KnownName
       );
     for (const [axis, values] of unwanted.heard) for (const v of values) refused.add(`${axis}: ${v}`);
     for (const e of unwanted.entities) for (const g of e.garments) refused.add(`garment: ${g.kind}`);
+    // "no boats" is unwanted just as "boats" is
+    for (const value of unwanted.refused) refused.add(value);
   }
   const all = (axis: Axis) => (reader.heard.get(axis) ?? []).filter((value) => !refused.has(`${axis}: ${value}`));
   const drafts = reader.entities.filter((e) => !isRefused(e, refused));
