@@ -80,6 +80,10 @@ const PLURALS: ReadonlySet<string> = new Set(IRREGULAR_PLURALS);
 /** Number of different words and phrases that are understood. */
 export const VOCABULARY_SIZE = PHRASES.size;
 
+/** Whether a word is the plural of a plain form that it was found by: boats, fishermen. */
+const isPlural = (word: string, form: string): boolean =>
+  (/s$/.test(word) && !/ss$/.test(word)) || (/men$/.test(word) && /man$/.test(form));
+
 /** The longest phrase of the vocabulary that starts at token `at`, if any. */
 export function lookUp(tokens: readonly Token[], at: number): Found | undefined {
   for (let count = Math.min(longest, tokens.length - at); count >= 1; count--) {
@@ -93,7 +97,7 @@ export function lookUp(tokens: readonly Token[], at: number): Found | undefined 
     for (const [key, form] of variants) {
       const meanings = PHRASES.get(key);
       if (meanings) {
-        const plural = PLURALS.has(key) || (form !== last && /s$/.test(last) && !/ss$/.test(last));
+        const plural = PLURALS.has(key) || (form !== last && isPlural(last, form));
         return {
           count,
           meanings,

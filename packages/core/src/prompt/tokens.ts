@@ -24,7 +24,7 @@ export function tokenise(text: string): Token[] {
   return tokens;
 }
 
-/** The plain forms that a word may stand for: plural, -ing, -ed, -en, doubled consonants. */
+/** The plain forms that a word may stand for: plural, -men, -ing, -ed, -en, doubled consonants. */
 export function plainForms(word: string): string[] {
   const forms = [word];
   const add = (stem: string) => {
@@ -38,6 +38,7 @@ export function plainForms(word: string): string[] {
   if (word.endsWith('ves')) forms.push(word.slice(0, -3) + 'f', word.slice(0, -3) + 'fe');
   if (word.endsWith('es')) forms.push(word.slice(0, -2));
   if (word.endsWith('s') && !word.endsWith('ss')) forms.push(word.slice(0, -1));
+  if (/\wmen$/.test(word)) forms.push(word.slice(0, -2) + 'an');
   if (word.endsWith('ing')) add(word.slice(0, -3));
   if (word.endsWith('ed')) add(word.slice(0, -2));
   if (PAST[word]) forms.push(PAST[word]);

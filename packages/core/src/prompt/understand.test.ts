@@ -218,6 +218,18 @@ describe('what shall not appear', () => {
     expect(understand(prompt, negated)).toEqual(understand(prompt, plain));
   });
 
+  test.each([
+    ['two fishermen on the pier', 2, 'man'],
+    ['three postmen', 3, 'man'],
+    ['fisherwomen on the quay', 3, 'woman'],
+    ['a boatman', 1, 'man'],
+    ['two policewomen', 2, 'woman'],
+  ])('kin of known words are known, and counted: %s', (text, count, sex) => {
+    const brief = understand(text);
+    expect(brief.unheard).toEqual([]);
+    expect(people(text)).toEqual([expect.objectContaining({ count, sex })]);
+  });
+
   test('no, without, and the avoid list', () => {
     expect(names(understand('Ilse in the harbour without a heron').entities)).toEqual(['Ilse']);
     expect(names(understand('Ilse and a heron in the harbour', 'herons').entities)).toEqual(['Ilse']);
