@@ -1,4 +1,5 @@
-import { useEffect, useState, type PointerEvent, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { WipeEdge } from './WipeEdge';
 import { useZoom, zoomStyle, type Zoom } from './zoom';
 
 /** How pictures are held against each other. */
@@ -71,7 +72,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
       <div className="absolute inset-0" style={{ clipPath: `inset(0 ${(1 - at) * 100}% 0 0)` }}>
         <Layer picture={first} zoom={zoom} />
       </div>
-      <Edge at={at} onMove={setAt} />
+      <WipeEdge label="Edge of the wipe" at={at} onMove={setAt} />
     </Frame>
   );
 }
@@ -150,39 +151,6 @@ function Mark({ box: [left, top, right, bottom], zoom }: { box: readonly number[
         }}
       />
     </div>
-  );
-}
-
-/** The edge of a wipe, by pointer and arrows. */
-function Edge({ at, onMove }: { at: number; onMove: (at: number) => void }) {
-  const move = (e: PointerEvent) => {
-    if (!(e.buttons & 1)) return;
-    e.stopPropagation();
-    const box = e.currentTarget.parentElement!.getBoundingClientRect();
-    onMove(Math.min(1, Math.max(0, (e.clientX - box.left) / box.width)));
-  };
-  return (
-    <div
-      role="slider"
-      tabIndex={0}
-      aria-label="Edge of the wipe"
-      aria-valuenow={Math.round(at * 100)}
-      aria-valuemin={0}
-      aria-valuemax={100}
-      className="absolute inset-y-0 w-6 -translate-x-1/2 cursor-ew-resize touch-none before:absolute before:inset-y-0 before:left-1/2 before:w-0.5 before:-translate-x-1/2 before:bg-white before:content-['']"
-      style={{ left: `${at * 100}%` }}
-      onPointerDown={(e) => {
-        e.stopPropagation();
-        e.currentTarget.setPointerCapture(e.pointerId);
-      }}
-      onPointerMove={move}
-      onKeyDown={(e) => {
-        const by = e.key === 'ArrowLeft' ? -0.05 : e.key === 'ArrowRight' ? 0.05 : 0;
-        if (!by) return;
-        e.stopPropagation();
-        onMove(Math.min(1, Math.max(0, at + by)));
-      }}
-    />
   );
 }
 

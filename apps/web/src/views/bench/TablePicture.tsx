@@ -1,6 +1,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import { useProgress, type Progress } from '../../api/events';
 import type { Take } from '../../api/client';
+import { WipeEdge } from '../../parts/WipeEdge';
 import { percent } from '../../shared/forms/figures';
 import { useLastPicture } from './lastPicture';
 
@@ -42,7 +43,7 @@ export function TablePicture({ take, overlay, whole }: { take: Take; overlay: st
               className="absolute inset-0 h-full w-full"
               style={{ clipPath: `inset(0 ${(1 - part) * 100}% 0 0)` }}
             />
-            {!whole && <WipeEdge at={at} onMove={setAt} />}
+            {!whole && <WipeEdge label="Wipe between control and take" at={at} onMove={setAt} />}
           </>
         )}
         {!take.pictureUrl && (take.status === 'queued' || take.status === 'rendering') && (
@@ -50,25 +51,6 @@ export function TablePicture({ take, overlay, whole }: { take: Take; overlay: st
         )}
       </div>
     </div>
-  );
-}
-
-function WipeEdge({ at, onMove }: { at: number; onMove: (at: number) => void }) {
-  return (
-    <div
-      role="slider"
-      tabIndex={0}
-      aria-label="Wipe between control and take"
-      aria-valuenow={Math.round(at * 100)}
-      aria-valuemin={0}
-      aria-valuemax={100}
-      className="absolute inset-y-0 w-0.5 bg-white"
-      style={{ left: `${at * 100}%` }}
-      onKeyDown={(e) => {
-        if (e.key === 'ArrowLeft') onMove(Math.max(0, at - 0.05));
-        if (e.key === 'ArrowRight') onMove(Math.min(1, at + 0.05));
-      }}
-    />
   );
 }
 
