@@ -7,7 +7,7 @@ import type { Node, ShapeNode } from '../scene/displayList';
 import { CAST } from './cast';
 import { paintPerson } from './paintPerson';
 import type { PersonPlace } from './personPlace';
-import { HAIR_STYLES, HATS, OVERS, TOPS, type Person } from './person';
+import { HAIR_STYLES, HATS, OVERS, TOPS, type HatKind, type Person } from './person';
 
 const SIDE = 200;
 const YAWS = [0, 34, 84, 120, 168];
@@ -69,6 +69,23 @@ test.each(HATS)('a %s sits on the head from every side', (kind) => {
     // above the chin, which is at 65 px
     expect(rows.reduce((a, b) => a + b, 0) / rows.length).toBeLessThan(45);
   }
+});
+
+test.each(['constructor', 'none', 'x'])('a hat that somebody calls %s is no hat', (kind) => {
+  const labels = labelsOf(person({ hat: { kind: kind as HatKind, colour: [0.5, 0.12, 30] } }));
+  expect(count(labels, REGION.headwear)).toBe(0);
+  expect(count(labels, REGION.skin)).toBeGreaterThan(300);
+});
+
+test('eyes have white and iris, those that sleep are lines, and from afar they are dots', () => {
+  const eyes = (fields: Partial<PersonPlace>) =>
+    shapes(sceneOf(person({}), { yaw: 0, head: 90, ...fields })).filter((n) => n.region === REGION.eye);
+  const seen = (fields: Partial<PersonPlace>) =>
+    count(labelsOf(person({}), { yaw: 0, head: 90, ...fields }), REGION.eye);
+  expect(eyes({}).length).toBeGreaterThan(8);
+  expect(seen({ action: 'sleep' })).toBeLessThan(seen({}) / 2);
+  expect(eyes({ action: 'sleep' }).length).toBeLessThan(eyes({}).length / 2);
+  expect(eyes({ head: 40 })).toHaveLength(2);
 });
 
 test.each(TOPS)('a %s covers the trunk from every side, in its colour', (kind) => {
