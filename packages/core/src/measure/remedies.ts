@@ -35,14 +35,14 @@ export function remediesFor<I extends MixInfluence>(
   nameOf: (influence: string) => string,
 ): ShotRemedy<I>[] {
   const same = JSON.stringify(plan);
-  return REMEDIES[cause]({ plan, mix, behind, judged, nameOf } as unknown as Fallen<MixInfluence>)
+  return REMEDIES[cause]({ plan, mix, behind, judged, nameOf })
     .filter((r) => JSON.stringify(r.plan) !== same && r.plan.prompt.trim())
-    .slice(0, 2) as ShotRemedy<I>[];
+    .slice(0, 2);
 }
 
-type Remedies = (fallen: Fallen<MixInfluence>) => ShotRemedy[];
+type Remedies = <I extends MixInfluence>(fallen: Fallen<I>) => ShotRemedy<I>[];
 
-const weighing = (own: OwnSettings, influence: string, to: number): OwnSettings => ({
+const weighing = <I extends MixInfluence>(own: OwnSettings<I>, influence: string, to: number): OwnSettings<I> => ({
   ...own,
   influences: {
     ...own.influences,
@@ -50,7 +50,7 @@ const weighing = (own: OwnSettings, influence: string, to: number): OwnSettings 
   },
 });
 
-function stronger({ plan, mix, judged: { id, name } }: Fallen<MixInfluence>): ShotRemedy {
+function stronger<I extends MixInfluence>({ plan, mix, judged: { id, name } }: Fallen<I>): ShotRemedy<I> {
   const present = mix.influences.find((i) => i.id === id);
   const weight = plan.own.influences?.[id]?.weight ?? present?.weight ?? 1;
   return {
@@ -59,13 +59,13 @@ function stronger({ plan, mix, judged: { id, name } }: Fallen<MixInfluence>): Sh
   };
 }
 
-const anotherSeed = ({ plan }: Fallen<MixInfluence>): ShotRemedy => ({
+const anotherSeed = <I extends MixInfluence>({ plan }: Fallen<I>): ShotRemedy<I> => ({
   label: 'Another seed',
   plan: { ...plan, seed: (plan.seed + 7919) % 0x100000000 },
 });
 
 /** Another reference holds against it: it goes, acts as in the other shots, or pulls less. */
-function quieter({ plan, mix, behind: [other], nameOf }: Fallen<MixInfluence>): ShotRemedy {
+function quieter<I extends MixInfluence>({ plan, mix, behind: [other], nameOf }: Fallen<I>): ShotRemedy<I> {
   if (plan.own.added?.some((a) => a.id === other))
     return {
       label: `Take ${nameOf(other)} out of this shot`,
@@ -84,7 +84,7 @@ function quieter({ plan, mix, behind: [other], nameOf }: Fallen<MixInfluence>): 
   };
 }
 
-function withoutThose({ plan, behind }: Fallen<MixInfluence>): ShotRemedy {
+function withoutThose<I extends MixInfluence>({ plan, behind }: Fallen<I>): ShotRemedy<I> {
   const spans = behind.flatMap((text) => {
     const start = plan.prompt.indexOf(text);
     return start < 0 ? [] : [{ start, end: start + text.length, text }];
@@ -95,13 +95,13 @@ function withoutThose({ plan, behind }: Fallen<MixInfluence>): ShotRemedy {
   };
 }
 
-const asTheOthers = ({ plan, behind }: Fallen<MixInfluence>): ShotRemedy => ({
+const asTheOthers = <I extends MixInfluence>({ plan, behind }: Fallen<I>): ShotRemedy<I> => ({
   label: behind.length > 1 ? 'Take its own settings back' : 'Take its own setting back',
   plan: { ...plan, own: behind.reduce((own, key) => withoutOwn(own, key), plan.own) },
 });
 
 /** The shot with other words. */
-const worded = ({ plan }: Fallen<MixInfluence>, label: string, prompt: string): ShotRemedy => ({
+const worded = <I extends MixInfluence>({ plan }: Fallen<I>, label: string, prompt: string): ShotRemedy<I> => ({
   label,
   plan: { ...plan, prompt },
 });

@@ -97,6 +97,9 @@ export function MaskTools(p: Props) {
 function Fill({ figures, onFill, onAll }: Pick<Props, 'figures' | 'onFill' | 'onAll'>) {
   return (
     <div role="group" aria-label="Fill" className="flex flex-wrap gap-1.5">
+      <span aria-hidden className="w-full text-sm">
+        Fill at once
+      </span>
       {figures.map((f, k) => {
         const name = f.name ?? `figure ${k + 1}`;
         return (

@@ -19,7 +19,7 @@ import {
   type TraitSheet,
 } from '@urbild/core';
 import { SEEN_HATS, seenStyle, type SeenStyle } from '../../traits/kinds';
-import type { HairStyle, HatKind, Person } from './person';
+import { HATS, type HairStyle, type Person } from './person';
 
 /** What pulls on one person's traits: the sheets of the references, each with its share of every part of the identity. */
 export interface TraitPulls {
@@ -190,10 +190,12 @@ const hairStyle = (person: Person, seen: SeenStyle): HairStyle =>
 
 const wornHat = ({ hat }: Person): string => hat?.kind ?? 'none';
 
-function hatOf(person: Person, kind: string, colour: (own: Lch) => Lch): Person['hat'] {
-  if (kind === 'none') return undefined;
+/** Nothing where the choice is "none", or one that a person made up. */
+function hatOf(person: Person, choice: string, colour: (own: Lch) => Lch): Person['hat'] {
+  const kind = HATS.find((hat) => hat === choice);
+  if (!kind) return undefined;
   const own = person.hat?.colour ?? hatLike(person.top.colour);
-  return { kind: kind as HatKind, colour: colour(own) };
+  return { kind, colour: colour(own) };
 }
 
 /** A hat that nobody described is a darker shade of the clothes. */

@@ -159,7 +159,7 @@ const PARTS: Readonly<Record<HatKind, readonly HatPart[]>> = {
   crown: [teeth],
 };
 
-/** A hat of any kind on a head turned any way. A kind that a person has made up is no hat: nothing is painted. */
+/** A hat of any kind on a head turned any way. */
 export function paintHat(f: FigureFrame, m: HeadModel, kind: HatKind, colour: Lch): void {
-  if (Object.hasOwn(PARTS, kind)) for (const part of PARTS[kind]) part({ f, m, colour });
+  for (const part of PARTS[kind]) part({ f, m, colour });
 }
