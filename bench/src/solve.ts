@@ -9,6 +9,7 @@ import {
   solveStep,
   wordsKept,
   type Descriptors,
+  type FoundWord,
   type Gives,
   type Picture,
   type Targets,
@@ -37,8 +38,8 @@ interface Case {
 /** Renders a draft of a case and measures what arrived. */
 async function trialOf(engine: BuiltInEngine, c: Case, weights: Readonly<Record<string, number>>): Promise<Trial> {
   const source = (content: string) => Promise.resolve(c.pictures[Number(content)]);
-  const render = async (scale: number): Promise<Descriptors> => {
-    const { rgba } = await engine.render(
+  const render = async (scale: number): Promise<{ looks: Descriptors; words: readonly FoundWord[] }> => {
+    const { rgba, words } = await engine.render(
       readRequest({
         prompt: c.prompt,
         width: WIDTH,
@@ -53,17 +54,17 @@ async function trialOf(engine: BuiltInEngine, c: Case, weights: Readonly<Record<
       }),
       source,
     );
-    return describe(pictureFromRgba(rgba, WIDTH, HEIGHT));
+    return { looks: describe(pictureFromRgba(rgba, WIDTH, HEIGHT)), words };
   };
   const [take, control] = [await render(1), await render(0)];
   const references = c.pictures.map((p) => blendDescriptors([{ descriptors: describe(p), weight: 1 }]));
   const arrivals = Object.fromEntries(
     c.gives.map((gives, k) => [
       String(k),
-      Math.max(0, measureArrival(gives, take, control, references[k], {}).overall ?? 0),
+      Math.max(0, measureArrival(gives, take.looks, control.looks, references[k], {}).overall ?? 0),
     ]),
   );
-  return { weights, arrivals, wordsKept: wordsKept(take, control, references) ?? 1 };
+  return { weights, arrivals, wordsKept: wordsKept(take.words) ?? 1 };
 }
 
 /** A search with the engine: its answer, its drafts, and by how much the best one misses. */

@@ -2015,6 +2015,24 @@ export interface components {
             /** @description who it is about, as the words call them */
             who?: string;
         };
+        FoundWordDto: {
+            start: number;
+            end: number;
+            text: string;
+            /** @example time: dusk */
+            means: string;
+            /** @description 0 not at all .. 1 as well as without references */
+            found: number;
+        };
+        NotDrawnDto: {
+            start: number;
+            end: number;
+            text: string;
+            /** @example time: dusk */
+            means: string;
+            /** @example Drawn as somebody who kneels, not more. */
+            why: string;
+        };
         UnderstoodSpanDto: {
             start: number;
             end: number;
@@ -2050,6 +2068,10 @@ export interface components {
             remarks: components["schemas"]["RemarkDto"][];
             /** @description what came unasked, and faults */
             unasked: components["schemas"]["UnaskedDto"][];
+            /** @description who and what of the words was looked for */
+            words: components["schemas"]["FoundWordDto"][];
+            /** @description what of the words the stage does not show */
+            notDrawn: components["schemas"]["NotDrawnDto"][];
             understood: components["schemas"]["UnderstoodSpanDto"][];
             unheard: components["schemas"]["TextSpanDto"][];
             /** @description why it failed */

@@ -83,6 +83,7 @@ export * from './checks';
 export * from './checks/faces';
 export { splitCollage } from './checks/collage';
 export * from './measure/arrival';
+export * from './measure/wordsKept';
 export * from './measure/arrivalText';
 export * from './measure/unasked';
 export * from './measure/robust';

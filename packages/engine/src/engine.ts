@@ -1,4 +1,12 @@
-import { GIVES, pictureToRgba, resample, resampleToLongSide, type Mask, type Picture } from '@urbild/core';
+import {
+  GIVES,
+  pictureFromRgba,
+  pictureToRgba,
+  resample,
+  resampleToLongSide,
+  type Mask,
+  type Picture,
+} from '@urbild/core';
 import { RenderStopped, type Capabilities, type Engine, type PictureSource, type StopSignal } from './contract/engine';
 import { RequestError } from './contract/readRequest';
 import { MAX_SIDE, type RenderRequest } from './contract/request';
@@ -8,6 +16,7 @@ import { figureFaults } from './render/figureFaults';
 import { figuresOf } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
 import { renderPass } from './render/pass';
+import { wordsFound } from './render/wordsFound';
 import type { MatchHelper } from './synthesis/halves';
 import { planSynthesis } from './synthesis/plan';
 
@@ -83,6 +92,7 @@ export class BuiltInEngine implements Engine {
     }
     const rgba = await this.#finish(request, picture, start, pictures);
     const figures = figuresOf(base.figures, base.brief, picture);
+    const words = wordsFound(base, start ? pictureFromRgba(rgba, width, height) : picture);
     lap('finish');
     return {
       width,
@@ -91,7 +101,9 @@ export class BuiltInEngine implements Engine {
       labels: base.labels,
       shares: [...planSynthesis(request.influences, request.balance).log, ...base.log.filter((r) => r.part)],
       applied: base.applied,
-      understood: base.brief.understood,
+      understood: words.understood,
+      notDrawn: words.notDrawn,
+      words: words.found,
       unheard: base.brief.unheard,
       remarks: base.remarks,
       faults: figureFaults(base.brief, base.figures, base.labels, width, height),

@@ -1,7 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
-import { arrivalsOf } from '../takes/arrivals';
+import { arrivalsOf, wordsKeptIn } from '../takes/arrivals';
 import type { Take, TakeStatus } from '../takes/take.entity';
 import { byOlderEngine, engineName, type EngineVersion } from '../takes/takeEngine';
 import { ControlDto, TAKE_STATUSES } from '../takes/take.dto';
@@ -68,7 +68,7 @@ export function toShotTakeDto(t: Take, control: Take | undefined, present: Engin
       influenceId,
       overall,
     })),
-    wordsKept: t.measurements?.wordsKept,
+    wordsKept: wordsKeptIn(t),
     error: t.error ?? undefined,
     engine: engineName(t.origin.engine),
     olderEngine: byOlderEngine(t, present),

@@ -18,3 +18,7 @@ export function arrivalsOf({ measurements }: Pick<Take, 'measurements'>): Record
     ]),
   );
 }
+
+/** How much of the words is kept in a take, 0..1. Older studios stored a distance of layouts under that name, which nobody could rely on. */
+export const wordsKeptIn = ({ measurements }: Pick<Take, 'measurements'>): number | undefined =>
+  measurements?.words && measurements.wordsKept;

@@ -5,7 +5,7 @@ import type { FaceFrame } from '@urbild/engine';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
-import { arrivalsOf } from './arrivals';
+import { arrivalsOf, wordsKeptIn } from './arrivals';
 import { aspectOf } from './renderPlan';
 import { byOlderEngine, engineName, type EngineVersion } from './takeEngine';
 import type { Take, TakeStatus } from './take.entity';
@@ -19,6 +19,16 @@ export class TextSpanDto {
 
 export class UnderstoodSpanDto extends TextSpanDto {
   @ApiProperty({ example: 'time: dusk' }) means!: string;
+}
+
+/** A word whose meaning the stage does not show. */
+export class NotDrawnDto extends UnderstoodSpanDto {
+  @ApiProperty({ example: 'Drawn as somebody who kneels, not more.' }) why!: string;
+}
+
+/** Somebody or something of the words, looked for in the finished picture. */
+export class FoundWordDto extends UnderstoodSpanDto {
+  @ApiProperty({ description: '0 not at all .. 1 as well as without references' }) found!: number;
 }
 
 /** Something that a render found out about an influence. */
@@ -81,6 +91,10 @@ export class TakeDto {
   @ApiProperty({ type: [TakeFigureDto], description: 'who is in the picture' }) figures!: TakeFigureDto[];
   @ApiProperty({ type: [RemarkDto], description: 'what was found out about influences' }) remarks!: RemarkDto[];
   @ApiProperty({ type: [UnaskedDto], description: 'what came unasked, and faults' }) unasked!: UnaskedDto[];
+  @ApiProperty({ type: [FoundWordDto], description: 'who and what of the words was looked for' })
+  words!: FoundWordDto[];
+  @ApiProperty({ type: [NotDrawnDto], description: 'what of the words the stage does not show' })
+  notDrawn!: NotDrawnDto[];
   @ApiProperty({ type: [UnderstoodSpanDto] }) understood!: UnderstoodSpanDto[];
   @ApiProperty({ type: [TextSpanDto] }) unheard!: TextSpanDto[];
   @ApiProperty({ required: false, description: 'why it failed' }) error?: string;
@@ -192,7 +206,9 @@ export function toTakeDto(t: Take, control: Take | undefined, present: EngineVer
       overall: a.overall,
       ...a.channels,
     })),
-    wordsKept: t.measurements?.wordsKept,
+    wordsKept: wordsKeptIn(t),
+    words: [...(t.measurements?.words ?? [])],
+    notDrawn: [...(t.measurements?.notDrawn ?? [])],
     figures: (t.measurements?.figures ?? []).map(({ name, box, face }) => ({
       name,
       box: [...box],

@@ -1,8 +1,10 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type {
   Arrival,
+  FoundWord,
   MixInfluence,
   MixSettings,
+  NotDrawn,
   ShotPlan,
   SourceKind,
   TextSpan,
@@ -19,6 +21,11 @@ export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled
 export interface Measurements {
   /** By influence id. */
   readonly arrivals: Readonly<Record<string, Arrival>>;
+  /** Who and what of the words was looked for in it; absent in takes of older versions. */
+  readonly words?: readonly FoundWord[];
+  /** Words that its stage does not show, and why; absent in takes of older versions. */
+  readonly notDrawn?: readonly NotDrawn[];
+  /** 0..1. In takes of older versions, without `words`, it was a distance of layouts and tells nothing. */
   readonly wordsKept?: number;
   /** Milliseconds per step of the engine. */
   readonly timings: Readonly<Record<string, number>>;

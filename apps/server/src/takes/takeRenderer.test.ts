@@ -32,6 +32,8 @@ const rendered = (work: EngineWork): RenderedTake => ({
   figures: [{ name: 'Okka', box: [0, 0, 1, 1] } as never],
   remarks: [],
   arrivals: {},
+  words: [{ start: 0, end: 3, text: 'dog', means: 'creature: dog', found: 0.9 }],
+  notDrawn: [],
   wordsKept: work.control ? 0.9 : undefined,
   unasked: [],
 });

@@ -155,6 +155,8 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
       unheard: result.unheard,
       measurements: {
         arrivals: result.arrivals,
+        words: result.words,
+        notDrawn: result.notDrawn,
         wordsKept: result.wordsKept,
         timings: result.timings,
         figures: result.figures,

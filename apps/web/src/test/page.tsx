@@ -99,6 +99,8 @@ export const aTake = (fields: Partial<Take> = {}): Take =>
     unasked: [],
     remarks: [],
     figures: [],
+    words: [],
+    notDrawn: [],
     understood: [],
     unheard: [],
     keeper: false,

@@ -1,6 +1,6 @@
 import { Random } from '../maths/random';
 import { createPicture, type Picture } from '../picture/picture';
-import { measureArrival, arrivalOf, wordsKept } from '../measure/arrival';
+import { measureArrival, arrivalOf } from '../measure/arrival';
 import { decodeDescriptors, describe as describePicture, distanceOn, encodeDescriptors } from './descriptors';
 import { findHorizon } from './horizon';
 import { swatchesOf } from './palette';
@@ -85,13 +85,5 @@ describe('arrival', () => {
     expect(Object.keys(measureArrival('look', reference, control, reference).channels)).toEqual(['colour', 'surface']);
     expect(measureArrival('look', reference, control, reference).overall).toBeCloseTo(1, 3);
     expect(measureArrival('pose', between, control, reference)).toEqual({ overall: undefined, channels: {} });
-  });
-
-  test('words are kept where the layout stays', () => {
-    const control = describePicture(scene({}));
-    const other = describePicture(scene({ horizon: 0.25 }));
-    expect(wordsKept(control, control, [other])).toBeCloseTo(1, 3);
-    expect(wordsKept(other, control, [other])).toBeCloseTo(0, 5);
-    expect(wordsKept(other, control, [])).toBe(1);
   });
 });

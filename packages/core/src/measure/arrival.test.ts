@@ -2,7 +2,7 @@ import { describe as describePicture } from '../describe/descriptors';
 import { traitsOfParts } from '../traits/parts';
 import { testScene } from '../testing';
 import type { Trait } from '../traits/types';
-import { arrivalOf, measureArrival, wordsKept } from './arrival';
+import { arrivalOf, measureArrival } from './arrival';
 import { arrivalText } from './arrivalText';
 
 const [control, reference] = [describePicture(testScene(1)), describePicture(testScene(7))];
@@ -47,11 +47,6 @@ test('pose and identity are measured by the distances that somebody else found, 
   });
   expect(measureArrival('pose', control, control, reference, others).channels).toEqual({ pose: 0.75 });
   expect(measureArrival('pose', control, control, reference).overall).toBeUndefined();
-});
-
-test('words are kept as far as the take is still its control', () => {
-  expect(wordsKept(control, control, [reference])).toBe(1);
-  expect(wordsKept(reference, control, [reference])).toBe(0);
 });
 
 test('traits belong to parts: clothes are no face', () => {

@@ -55,12 +55,3 @@ export function measureArrival(
   const values = Object.values(channels);
   return { overall: values.length ? values.reduce((a, b) => a + b, 0) / values.length : undefined, channels };
 }
-
-/**
- * How much of the words' own layout is left: 1 - d(take, control) / d(reference, control) with the farthest reference,
- * limited to 0..1; 1 without references.
- */
-export function wordsKept(take: Descriptors, control: Descriptors, references: readonly Descriptors[]): number {
-  const far = Math.max(0, ...references.map((r) => distanceOn('layout', r, control)));
-  return far > 1e-6 ? clamp(1 - distanceOn('layout', take, control) / far) : 1;
-}

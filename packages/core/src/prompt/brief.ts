@@ -94,6 +94,20 @@ export interface UnderstoodSpan extends TextSpan {
   readonly means: string;
 }
 
+/** What a stretch of the prompt says of an entity, or of the whole picture: a finished scene shows it or does not. */
+export interface Claim extends TextSpan {
+  /** An axis of the vocabulary ("action", "colour", "time"); "no" for what shall not appear. */
+  readonly axis: string;
+  readonly value: string;
+  /** Index of the brief's entity that it is said of; of the whole picture when absent. */
+  readonly entity?: number;
+}
+
+/** A stretch that has a meaning which cannot be seen in the picture, and the sentence that says why. */
+export interface NotDrawn extends UnderstoodSpan {
+  readonly why: string;
+}
+
 /** A colour by name. */
 export interface NamedColour {
   readonly name: string;
@@ -214,6 +228,10 @@ export interface SceneBrief {
   /** Colours named with the medium: "linocut in red". */
   readonly inks: readonly NamedColour[];
   readonly understood: readonly UnderstoodSpan[];
+  /** What the words claim, each of whom it is said of. */
+  readonly claims: readonly Claim[];
+  /** Words that have a meaning, of which nothing came: they went with nothing, or less is drawn than they say. */
+  readonly unused: readonly NotDrawn[];
   /** Words that mean something, but nothing that the painter can draw. */
   readonly unheard: readonly TextSpan[];
 }

@@ -1,4 +1,5 @@
 import type { Action, Age, Expression, Pattern, Placed, Relation, View } from './brief';
+import { ClaimTracker, type ReaderState } from './claims';
 import { isAnimate, nothingPending, type EntityDraft, type Pending } from './draft';
 import { COLOUR_VALUES } from './english/colours';
 import { DETERMINERS, GRAMMAR, NEGATIONS } from './english/grammar';
@@ -14,6 +15,9 @@ const GLOBAL: readonly Axis[] = ['time', 'weather', 'season', 'light', 'framing'
  * the last subject, prepositions tie the next noun to the last one. Never throws.
  */
 export class Reader extends NounReader {
+  /** What every word was used for. */
+  readonly tracker = new ClaimTracker();
+
   /** `names` are people and creatures whom the studio knows, with what their descriptions were read as. */
   constructor(private readonly names: ReadonlyMap<string, Partial<EntityDraft>> = new Map()) {
     super();
@@ -39,6 +43,7 @@ export class Reader extends NounReader {
       const token = tokens[i];
       if (token.mark) {
         this.endPhrase(token.word);
+        this.tracker.step(this.state());
         i++;
         continue;
       }
@@ -46,6 +51,7 @@ export class Reader extends NounReader {
         this.flushColours();
         this.negated = true;
         this.opened = true;
+        this.tracker.step(this.state());
         i++;
         continue;
       }
@@ -53,13 +59,23 @@ export class Reader extends NounReader {
       if (found) {
         this.note(text, token, tokens[i + found.count - 1].end, found);
         this.take(found, tokens[i + found.count]);
+        this.tracker.step(this.state(), this.understood.at(-1), found.meanings);
         i += found.count;
         continue;
       }
       this.otherWord(token);
+      this.tracker.step(this.state());
       i++;
     }
     this.endPhrase('.');
+    this.tracker.step(this.state());
+  }
+
+  private state(): ReaderState {
+    const { entities, current, group, from, pending, relation } = this;
+    const heard = [...this.heard.values()].reduce((n, values) => n + values.length, 0);
+    const whole = heard + this.refused.size + this.inks.length;
+    return { entities, current, group, from, pending, relation, whole };
   }
 
   protected note(text: string, token: Token, end: number, found: Found): void {

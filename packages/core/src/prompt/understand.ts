@@ -134,7 +134,8 @@ export function understand(prompt: string, avoid = '', names: readonly KnownName
   const night = times.length === 0 && (place === 'night sky' || reader.places.some((p) => p.place === 'night sky'));
   for (const e of drafts) if (e.kind === 'person') e.view ??= reader.general.view;
   const light = all('light')[0] as SceneBrief['light'];
-  return {
+  const kept = keptOf(drafts);
+  const brief = {
     text,
     time: (times.includes('moonlight')
       ? 'moonlight'
@@ -145,13 +146,14 @@ export function understand(prompt: string, avoid = '', names: readonly KnownName
     framing: (all('framing')[0] ?? 'full figure') as Framing,
     light,
     camera: all('camera')[0] as SceneBrief['camera'],
-    entities: finish(drafts, refused),
+    entities: finish(kept, refused),
     avoid: [...refused],
     medium: all('medium')[0] as Medium | undefined,
     inks: reader.inks,
     understood: reader.understood,
     unheard: reader.unheard,
   };
+  return { ...brief, ...reader.tracker.claims(brief, kept) };
 }
 
 function isRefused(e: EntityDraft, refused: ReadonlySet<string>): boolean {
@@ -201,8 +203,8 @@ function decidePlace(
   return { place, landmarks };
 }
 
-/** Drafts -> entities: at most so many, relations as indexes. */
-function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): Entity[] {
+/** As many drafts as one picture holds. */
+function keptOf(drafts: readonly EntityDraft[]): EntityDraft[] {
   const kept: EntityDraft[] = [];
   let people = 0;
   for (const e of drafts) {
@@ -214,6 +216,11 @@ function finish(drafts: readonly EntityDraft[], refused: ReadonlySet<string>): E
     }
     kept.push(e);
   }
+  return kept;
+}
+
+/** Drafts -> entities, relations as indexes. */
+function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Entity[] {
   return kept.map((e): Entity => {
     const target = e.relation ? kept.indexOf(e.relation.target) : -1;
     const also = e.relation?.also.map((o) => kept.indexOf(o)).filter((k) => k >= 0);

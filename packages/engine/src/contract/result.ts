@@ -1,7 +1,9 @@
 import type {
   Channel,
+  FoundWord,
   IdentityPart,
   Joints,
+  NotDrawn,
   RemarkKind,
   TextSpan,
   TraitSheet,
@@ -78,7 +80,12 @@ export interface RenderResult extends Raster {
   readonly shares: readonly ShareRecord[];
   /** Shares as they acted on the picture, outside of regions. */
   readonly applied: readonly AppliedShare[];
+  /** Words that the stage shows: parsed, and seen in the scene. */
   readonly understood: readonly UnderstoodSpan[];
+  /** Words that have a meaning which the stage does not show, and why. */
+  readonly notDrawn: readonly NotDrawn[];
+  /** Who and what of the words was looked for in the finished picture. */
+  readonly words: readonly FoundWord[];
   readonly unheard: readonly TextSpan[];
   /** What was found out about influences: that they did nothing, that a shape is no silhouette, and the like. */
   readonly remarks: readonly InfluenceRemark[];

@@ -1,6 +1,7 @@
 import { codesThrough, seenThrough, type Medium, type Picture, type PictureWindow } from '@urbild/core';
 import type { Points } from '../painter/scene/figureRecord';
 import type { FigureRecord } from '../painter/scene/figureRecord';
+import type { SceneSeen } from '../painter/scene/seen';
 import type { MediumPalette } from '../painter/media';
 import type { PaintedStage } from '../render/stageCache';
 import { viewAt, type FrameMove, type FrameView } from './frame';
@@ -36,11 +37,25 @@ export function seenStage(
   const window = windowOf(view, whole.width, whole.height);
   return {
     figures: stage.figures.map((f) => seenFigure(f, window, width / window.width)),
+    seen: seenThere(stage.seen, whole, window, { width, height }),
     labels: () => codesThrough(stage.labels(), whole.width, whole.height, window, width, height),
     depth: () => codesThrough(stage.depth(), whole.width, whole.height, window, width, height),
     painted: () => seenThrough(stage.painted(), window, width, height),
     drawnIn: (medium: Medium, palette: MediumPalette, checkpoint: () => void): Picture =>
       seenThrough(stage.drawnIn(medium, palette, checkpoint), window, width, height),
+  };
+}
+
+/** What a camera sees of it: the same witnesses, the map as far as the view reaches. */
+function seenThere(
+  seen: SceneSeen,
+  whole: { readonly width: number; readonly height: number },
+  window: PictureWindow,
+  { width, height }: { readonly width: number; readonly height: number },
+): SceneSeen {
+  return {
+    ...seen,
+    view: { width, height, map: codesThrough(seen.map, whole.width, whole.height, window, width, height) },
   };
 }
 

@@ -4,7 +4,9 @@ import type { FigureRecord } from './scene/figureRecord';
 import { paletteFor, renderScene, type MediumPalette } from './media';
 import { releaseCanvas } from './media/release';
 import type { LayoutHints } from './places';
+import { areaMap } from './scene/areas';
 import { depthMap, labelMap } from './scene/labels';
+import { seenOf, type SceneSeen } from './scene/seen';
 import { lineMap } from './scene/lines';
 import { ornament } from './scene/ornament';
 
@@ -18,6 +20,8 @@ export interface Stage {
   readonly labels: Uint8Array;
   /** People and creatures: boxes, joints, landmarks of the face. */
   readonly figures: readonly FigureRecord[];
+  /** What can be seen of everything that the words name. */
+  readonly seen: SceneSeen;
   /** How far away each pixel is: 0 at the viewer, 255 at the horizon and in the sky; made anew each time. */
   depth(): Uint8Array;
   /** The same scene in another medium: 4 bytes a pixel. `checkpoint` is called often and may throw to stop. */
@@ -68,13 +72,15 @@ export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
   };
   const rgba = paintIn(medium, paletteFor(medium, options.palette, brief.inks), options.checkpoint);
   options.checkpoint?.();
+  const areas = areaMap(scene);
   return {
     width,
     height,
     rgba,
-    labels: labelMap(scene),
+    labels: labelMap(scene, areas),
     figures: scene.figures,
-    depth: () => depthMap(scene),
+    seen: seenOf(scene, areas, medium),
+    depth: () => depthMap(scene, areas),
     paintIn,
   };
 }
@@ -82,5 +88,11 @@ export function paintStage(brief: SceneBrief, options: PaintOptions): Stage {
 /** The ground truth of a brief's picture, without painting it. */
 export function mapsOf(brief: SceneBrief, options: PaintOptions): StageMaps {
   const scene = compose(brief, options);
-  return { labels: labelMap(scene), depth: depthMap(scene), lines: lineMap(scene), figures: scene.figures };
+  const areas = areaMap(scene);
+  return {
+    labels: labelMap(scene, areas),
+    depth: depthMap(scene, areas),
+    lines: lineMap(scene),
+    figures: scene.figures,
+  };
 }

@@ -5,11 +5,13 @@ import { windowBetween } from '../frames/seenStage';
 import type { LoadedPicture } from '../gives/action';
 import { pictureRemarks, stageChanges } from '../gives/stageChanges';
 import type { FigureRecord } from '../painter/scene/figureRecord';
+import type { SceneSeen } from '../painter/scene/seen';
 import type { RenderRequest } from '../contract/request';
 import type { AppliedShare, InfluenceRemark, ShareRecord } from '../contract/result';
 import { planSynthesis, type SynthesisPlan } from '../synthesis/plan';
 import type { MatchHelper } from '../synthesis/halves';
 import { synthesise } from '../synthesis/synthesise';
+import { looksOf, type ItemLook } from './foundAgain';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
 import { stageBetween, strengthOf, towards } from './startPicture';
@@ -37,6 +39,9 @@ export interface Pass {
   readonly brief: SceneBrief;
   readonly labels: Uint8Array;
   readonly figures: readonly FigureRecord[];
+  /** What can be seen of everything that the words name, and how it looked before any reference lay over it. */
+  readonly seen: SceneSeen;
+  readonly looks: readonly (ItemLook | undefined)[];
   /** What is known of whoever the influences show, by id. */
   readonly sheets: ReadonlyMap<string, TraitSheet>;
   readonly log: readonly ShareRecord[];
@@ -83,6 +88,8 @@ export function renderPass(
     brief,
     labels,
     figures,
+    seen: stage.seen,
+    looks: looksOf(stage.seen, painted),
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
     applied: plan.applied,

@@ -36,6 +36,8 @@ export function stageName(request: RenderRequest): string {
 /** A stage as a pass uses it: whatever is handed out is the caller's own copy. */
 export interface PaintedStage {
   readonly figures: Stage['figures'];
+  /** What can be seen of everything that the words name, in the whole stage. */
+  readonly seen: Stage['seen'];
   labels(): Uint8Array;
   /** 0 at the viewer .. 255 at the horizon. */
   depth(): Uint8Array;
@@ -58,6 +60,10 @@ export class KeptStage implements PaintedStage {
 
   get figures(): Stage['figures'] {
     return this.stage.figures;
+  }
+
+  get seen(): Stage['seen'] {
+    return this.stage.seen;
   }
 
   labels(): Uint8Array {

@@ -11,6 +11,8 @@ import {
   wordsKept,
   type Arrival,
   type Descriptors,
+  type FoundWord,
+  type NotDrawn,
   type Picture,
   type TextSpan,
   type Unasked,
@@ -67,6 +69,8 @@ export interface RenderedTake {
   readonly figures: readonly RenderedFigure[];
   readonly remarks: readonly InfluenceRemark[];
   readonly arrivals: Readonly<Record<string, Arrival>>;
+  readonly words: readonly FoundWord[];
+  readonly notDrawn: readonly NotDrawn[];
   readonly wordsKept?: number;
   readonly unasked: readonly Unasked[];
 }
@@ -156,7 +160,10 @@ export async function render(task: RenderTask): Promise<RenderedTake | TaskFailu
       timings: result.timings,
       figures: result.figures,
       remarks: result.remarks,
-      ...(await measure(task, descriptors, result)),
+      words: result.words,
+      notDrawn: result.notDrawn,
+      wordsKept: wordsKept(result.words),
+      arrivals: await measure(task, descriptors, result),
       unasked: [...result.faults, ...(await strange(task, result))],
     };
   } catch (error) {
@@ -188,15 +195,10 @@ const aspectOf = async (dir: string, hash: string): Promise<number> => {
   return width / height;
 };
 
-async function measure(
-  task: RenderTask,
-  take: Descriptors,
-  result: RenderResult,
-): Promise<{ arrivals: Record<string, Arrival>; wordsKept?: number }> {
-  if (!task.control) return { arrivals: {} };
+async function measure(task: RenderTask, take: Descriptors, result: RenderResult): Promise<Record<string, Arrival>> {
+  if (!task.control) return {};
   const control = await descriptorsOf(task.blobDir, task.control);
   const arrivals: Record<string, Arrival> = {};
-  const references: Descriptors[] = [];
   for (const { influence, pictures } of task.references) {
     const asked = task.request.influences.find((i) => i.id === influence);
     if (!asked?.on || asked.weight === 0) continue;
@@ -207,12 +209,11 @@ async function measure(
         parts.map(async (p) => ({ descriptors: await descriptorsOf(task.blobDir, p.descriptors), weight: p.weight })),
       ),
     );
-    references.push(reference);
     const others = figureDistances(asked, result.figures, task.controlFigures ?? [], result.sheets[influence], {
       picture: result.width / result.height,
       reference: await aspectOf(task.blobDir, asked.pictures[0].content),
     });
     arrivals[influence] = measureArrival(asked.gives, take, control, reference, others);
   }
-  return { arrivals, wordsKept: wordsKept(take, control, references) };
+  return arrivals;
 }

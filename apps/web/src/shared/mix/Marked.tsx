@@ -2,10 +2,22 @@ import { understand } from '@urbild/core';
 import { HoverCard } from 'radix-ui';
 import { useMemo, type ReactNode } from 'react';
 import { useReferencesById } from '../../api/references';
+import type { Take } from '../../api/client';
 import { useCast } from '../../api/sheets';
 
-/** A prompt with its understood and unheard words marked; names of the cast are underlined and show their picture. */
-export function Marked({ prompt }: { prompt: string }) {
+interface MarkedProps {
+  readonly prompt: string;
+  /** Words that a finished picture of this prompt does not show, and why. */
+  readonly notDrawn?: Take['notDrawn'];
+}
+
+const NOTHING: Take['notDrawn'] = [];
+
+/**
+ * A prompt with its words marked: strong what is understood, dotted what has a meaning that is not drawn, waved what nobody knows; names
+ * of the cast are underlined and show their picture.
+ */
+export function Marked({ prompt, notDrawn = NOTHING }: MarkedProps) {
   const { data: cast } = useCast();
   const named = useMemo(
     () =>
@@ -17,18 +29,19 @@ export function Marked({ prompt }: { prompt: string }) {
   const pictures = useReferencesById(named.flatMap((c) => c.items[0]?.referenceId ?? []));
   const parts = useMemo(() => {
     const characterOf = (text: string) => named.find((c) => c.name.toLowerCase() === text.toLowerCase());
-    const { understood, unheard } = understand(prompt);
+    const { understood, unheard, unused } = understand(prompt);
+    const undrawn = new Map([...unused, ...notDrawn].map((s) => [s.start, s.why]));
     const known = [...understood, ...unheard];
     const extra = named.flatMap((c) => {
       const start = prompt.toLowerCase().indexOf(c.name.toLowerCase());
       const end = start + c.name.length;
       const free = !known.some((k) => k.start < end && k.end > start);
-      return free ? [{ start, end, text: prompt.slice(start, end), heard: true, means: c.name }] : [];
+      return free ? [{ start, end, text: prompt.slice(start, end), heard: true, means: c.name, why: undefined }] : [];
     });
     const spans = [
       ...extra,
-      ...understood.map((s) => ({ ...s, heard: true })),
-      ...unheard.map((s) => ({ ...s, heard: false, means: '' })),
+      ...understood.map((s) => ({ ...s, heard: true, why: undrawn.get(s.start) })),
+      ...unheard.map((s) => ({ ...s, heard: false, means: '', why: undefined })),
     ].sort((a, b) => a.start - b.start);
     const out: ReactNode[] = [];
     let at = 0;
@@ -42,6 +55,14 @@ export function Marked({ prompt }: { prompt: string }) {
             text={s.text}
             picture={pictures.get(character.items[0]?.referenceId ?? '')?.thumbnailUrl}
           />
+        ) : s.why ? (
+          <span
+            key={s.start}
+            className="underline decoration-dotted decoration-2 decoration-cinnabar underline-offset-3"
+            title={`Not drawn: ${s.why}`}
+          >
+            {s.text}
+          </span>
         ) : s.heard ? (
           <span key={s.start} className="font-semibold" title={s.means}>
             {s.text}
@@ -60,7 +81,7 @@ export function Marked({ prompt }: { prompt: string }) {
     }
     out.push(prompt.slice(at));
     return out;
-  }, [prompt, named, pictures]);
+  }, [prompt, notDrawn, named, pictures]);
   return <>{parts}</>;
 }
 

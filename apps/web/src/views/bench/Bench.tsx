@@ -74,6 +74,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
         <div className="col-span-3 max-h-[19rem] min-h-[12rem]">
           <Course
             mix={mix}
+            take={shown}
             lookup={lookup}
             gives={gives}
             change={change}

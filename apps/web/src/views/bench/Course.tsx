@@ -1,7 +1,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import type { Gives } from '@urbild/core';
 import { useState, type ReactNode } from 'react';
-import type { MixInfluence } from '../../api/client';
+import type { MixInfluence, Take } from '../../api/client';
 import { carriedIn, isCarrying, type Carried } from '../../parts/carry';
 import { KindSign } from '../../parts/KindSign';
 import type { Lookup } from '../../shared/mix/lookup';
@@ -16,6 +16,8 @@ import { useCourseActs } from './useCourseActs';
 interface Props {
   readonly mix: Edited;
   readonly lookup: Lookup;
+  /** The picture on the table. */
+  readonly take?: Take;
   readonly gives: readonly Gives[];
   readonly change: (change: Change, live?: boolean) => void;
   readonly onRegion: (influence: MixInfluence) => void;
@@ -26,7 +28,7 @@ interface Props {
 }
 
 /** The course of a generation from start to end, with a lane for the words and one for every influence. */
-export function Course({ mix, lookup, gives, change, onRegion, onCarried, tools }: Props) {
+export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, tools }: Props) {
   const acts = useCourseActs(change);
   const [channel, setChannel] = useState<ChartChannel>('all');
   const { setNodeRef, isOver } = useDroppable({ id: 'course' });
@@ -75,7 +77,7 @@ export function Course({ mix, lookup, gives, change, onRegion, onCarried, tools 
             />
           ))}
         </div>
-        <CourseBand mix={mix} lookup={lookup} channel={channel} acts={acts} />
+        <CourseBand mix={mix} take={take} lookup={lookup} channel={channel} acts={acts} />
       </div>
     </section>
   );

@@ -1,4 +1,5 @@
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import type { Take } from '../../api/client';
 import { useWorked } from '../../api/trials';
 import type { Lookup } from '../../shared/mix/lookup';
 import { InfluenceChart } from './InfluenceChart';
@@ -12,13 +13,15 @@ import { WordsLane } from './WordsLane';
 
 interface Props {
   readonly mix: Edited;
+  /** The picture on the table. */
+  readonly take?: Take;
   readonly lookup: Lookup;
   readonly channel: ChartChannel;
   readonly acts: CourseActs;
 }
 
 /** The lanes over time with the chart of shares behind them; where the pointer rests the shares are read off. */
-export function CourseBand({ mix, lookup, channel, acts }: Props) {
+export function CourseBand({ mix, take, lookup, channel, acts }: Props) {
   const worked = useWorked(mix.influences.map((i) => i.referenceId));
   const band = useRef<HTMLDivElement>(null);
   const [at, setAt] = useState<number | undefined>(undefined);
@@ -40,7 +43,7 @@ export function CourseBand({ mix, lookup, channel, acts }: Props) {
         <InfluenceChart mix={weighing} channel={channel} hues={hues} />
         <div className="relative" style={{ height: LANE }}>
           <div className="absolute inset-y-1.5 right-0 left-0 overflow-hidden rounded border border-line bg-card/60">
-            <WordsLane prompt={mix.prompt} onChange={acts.say} />
+            <WordsLane prompt={mix.prompt} take={take} onChange={acts.say} />
           </div>
         </div>
         <div className="relative">

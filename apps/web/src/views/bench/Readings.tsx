@@ -37,7 +37,9 @@ export function Readings({
               />
             );
           })}
-          {take.wordsKept !== undefined && <Reading name="Words kept" hue="words" value={take.wordsKept} />}
+          {take.wordsKept !== undefined && (
+            <Reading name="Words kept" hue="words" value={take.wordsKept} parts={take.words.map(wordText)} />
+          )}
         </>
       ) : (
         <p className="text-sm text-muted">
@@ -46,6 +48,7 @@ export function Readings({
             : 'Render a proof to see how far each reference comes.'}
         </p>
       )}
+      {take?.status === 'done' && <NotDrawn words={take.notDrawn} />}
       {warnings.map((w) => (
         <div key={`${w.kind}${w.influences.join()}`} className="border-l-3 border-cinnabar bg-blush px-3 py-2">
           <p>{w.cause}</p>
@@ -60,17 +63,40 @@ export function Readings({
   );
 }
 
+/** Words that the picture does not show, each with the reason. */
+function NotDrawn({ words }: { words: Take['notDrawn'] }) {
+  if (!words.length) return null;
+  return (
+    <div className="text-sm">
+      <h3 className="font-semibold text-muted">Not drawn</h3>
+      <dl className="mt-1 flex flex-col gap-1">
+        {words.map(({ start, text, why }) => (
+          <div key={`${start}${why}`}>
+            <dt className="inline font-semibold">{text}: </dt>
+            <dd className="inline text-muted">{why}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}
+
 interface ReadingProps {
   readonly name: string;
   readonly hue: Hue;
   readonly value: number | undefined;
+  /** What the number is made of, in words. */
+  readonly parts?: readonly string[];
   readonly channels?: { readonly colour?: number; readonly surface?: number; readonly layout?: number };
 }
 
-function Reading({ name, hue, value, channels }: ReadingProps) {
-  const parts = (['colour', 'surface', 'layout'] as const).flatMap((c) =>
+const wordText = ({ text, found }: Take['words'][number]): string => `${text} ${percent(found)}`;
+
+function Reading({ name, hue, value, channels, parts: told = [] }: ReadingProps) {
+  const measured = (['colour', 'surface', 'layout'] as const).flatMap((c) =>
     channels?.[c] === undefined ? [] : [`${c} ${arrivalText(channels[c])}`],
   );
+  const parts = [...measured, ...told];
   const text = hue === 'words' ? percent(value ?? 0) : arrivalText(value);
   return (
     <div data-testid="reading" data-name={name} data-value={value ?? ''} title={parts.join(', ')}>

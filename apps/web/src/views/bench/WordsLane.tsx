@@ -1,11 +1,21 @@
 import { useState } from 'react';
+import type { Take } from '../../api/client';
 import { Marked } from '../../shared/mix/Marked';
 
 /**
  * The words of a mix: what is understood is strong, what the painter does not know is underlined. They are saved while they are typed;
  * Escape goes back to what they were.
  */
-export function WordsLane({ prompt, onChange }: { prompt: string; onChange: (prompt: string) => void }) {
+export function WordsLane({
+  prompt,
+  take,
+  onChange,
+}: {
+  prompt: string;
+  /** The picture on the table: what it does not show of these words is marked. */
+  take?: Pick<Take, 'prompt' | 'notDrawn'>;
+  onChange: (prompt: string) => void;
+}) {
   const [editing, setEditing] = useState<{ readonly text: string; readonly before: string } | undefined>(undefined);
   const begin = () => setEditing({ text: prompt, before: prompt });
   const type = (text: string) => {
@@ -22,7 +32,7 @@ export function WordsLane({ prompt, onChange }: { prompt: string; onChange: (pro
       className={`${shared} truncate text-left hover:bg-card/50`}
     >
       {prompt ? (
-        <Marked prompt={prompt} />
+        <Marked prompt={prompt} notDrawn={take?.prompt === prompt ? take.notDrawn : undefined} />
       ) : (
         <span className="text-muted">Say what the picture shows: who, where, when, doing what</span>
       )}

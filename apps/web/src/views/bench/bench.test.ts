@@ -86,7 +86,11 @@ test('a take shows a mix only if words, seed and influences are the same', () =>
 test('what a take found out of an influence is a warning as long as the influence gives the same', () => {
   const influence = { ...newInfluence(reference('face')), gives: 'pose' as const, weight: 0.5 };
   const mix = { influences: [influence], settings: { balance: 1 } } as unknown as Mix;
-  const take = { influences: [influence], remarks: [{ influenceId: influence.id, kind: 'nothing-to-give' as const }] };
+  const take = {
+    influences: [influence],
+    remarks: [{ influenceId: influence.id, kind: 'nothing-to-give' as const }],
+    words: [],
+  };
   const lookup = lookupIn(sources(reference('face')));
   expect(warningsFor(mix, lookup, GIVES, take)[0].cause).toContain('a face has no pose to give');
   const other = { ...mix, influences: [{ ...influence, gives: 'look' as const }] } as Mix;

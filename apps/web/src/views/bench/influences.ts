@@ -1,4 +1,12 @@
-import { remarkWarnings, sameMix, TYPED_MAX_WEIGHT, warningsOf, type Gives, type MixWarning } from '@urbild/core';
+import {
+  lostWords,
+  remarkWarnings,
+  sameMix,
+  TYPED_MAX_WEIGHT,
+  warningsOf,
+  type Gives,
+  type MixWarning,
+} from '@urbild/core';
 import type { Mix, MixInfluence, Take } from '../../api/client';
 import { round } from '../../shared/forms/figures';
 import type { Lookup } from '../../shared/mix/lookup';
@@ -50,7 +58,7 @@ export function warningsFor(
   mix: Pick<Mix, 'influences' | 'settings'>,
   lookup: Lookup,
   supported: readonly Gives[] | undefined,
-  take?: Pick<Take, 'remarks' | 'influences'>,
+  take?: Pick<Take, 'remarks' | 'influences' | 'words'>,
 ): MixWarning[] {
   const names = Object.fromEntries(mix.influences.map((i) => [i.id, lookup.name(i)]));
   const { influences } = mix;
@@ -60,6 +68,7 @@ export function warningsFor(
     return now?.on && now.gives === then?.gives ? [{ influence: influenceId, gives: now.gives, kind }] : [];
   });
   return [
+    ...lostWords({ influences, balance: mix.settings.balance }, take?.words ?? [], names),
     ...remarkWarnings(found, names),
     ...warningsOf({ influences, balance: mix.settings.balance }, { names, supported }),
   ];

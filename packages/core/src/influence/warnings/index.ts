@@ -11,6 +11,7 @@ import type { MixWarning, WarnedMix, Warner, WarningContext } from './warning';
 
 export * from './remark';
 export * from './remarks';
+export * from './lostWords';
 export type { MixWarning, WarningContext, WarningKind } from './warning';
 
 /** Every kind, in the order of its gravity. */

@@ -5,6 +5,7 @@ import type { RemarkKind } from './remark';
 
 export type WarningKind =
   | 'drowned-words'
+  | 'lost-words'
   | 'drowned-reference'
   | 'dilution'
   | 'over-literal'

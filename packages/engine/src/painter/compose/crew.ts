@@ -29,7 +29,7 @@ export function paintCrew(
   const others = crew.filter((a) => !a.person);
   const rowing = people.some((a) => a.brief.kind === 'person' && a.brief.action === 'row');
   const colour = boat?.brief.kind === 'thing' ? boat.brief.colour?.lch : undefined;
-  scene.group({ y, sway: 2, tint: 0.36, alpha: 0.7 }, () =>
+  const paintBoat = () =>
     punt(scene, {
       x,
       y,
@@ -75,7 +75,9 @@ export function paintCrew(
         });
         if (scene.light.lamps) bowLamp(scene, x, y, head, depth);
       },
-    }),
+    });
+  scene.group({ y, sway: 2, tint: 0.36, alpha: 0.7 }, () =>
+    boat ? scene.item({ entity: boat.entity, kind: 'thing', what: 'boat' }, paintBoat) : paintBoat(),
   );
   ripples(scene, at.horizon, y - 4 * u, y + 12 * u, 30, {
     centre: x / scene.width,

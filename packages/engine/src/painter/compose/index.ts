@@ -66,6 +66,7 @@ export function compose(
     hints,
     scene,
   );
+  if (!close) scene.horizon = staging.horizon;
   if (close) paintClose(scene, brief, actors, staging, hints);
   else paintWhole(scene, brief, actors, crew, staging, hints);
   if (!ROOMS.has(brief.place)) paintPrecipitation(scene, staging.horizon);

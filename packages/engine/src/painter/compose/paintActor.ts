@@ -73,31 +73,31 @@ export function paintActor(
     });
     return;
   }
+  const own = (kind: 'creature' | 'thing', what: string, draw: () => void) =>
+    scene.item({ entity: a.entity, kind, what }, draw);
   if (a.brief.kind === 'creature') {
     const c = a.brief;
     const scale = a.height / (CREATURES[c.species]?.height ?? 1);
-    paintCreature(scene, c.species, {
-      x,
-      y,
-      head: head * scale,
-      depth,
-      flip,
-      colour: c.colour?.lch,
-      action: c.action ?? (a.on ? 'sit' : undefined),
-      scarf: scarfOf(a),
-    });
+    const draw = () =>
+      paintCreature(scene, c.species, {
+        x,
+        y,
+        head: head * scale,
+        depth,
+        flip,
+        colour: c.colour?.lch,
+        action: c.action ?? (a.on ? 'sit' : undefined),
+        scarf: scarfOf(a),
+      });
+    own('creature', c.species, draw);
     noteCreature(scene, a, spot);
     return;
   }
-  if (a.brief.kind === 'thing')
-    paintThing(scene, a.brief.thing, {
-      x,
-      y,
-      size: head * a.height,
-      depth,
-      colour: a.brief.colour?.lch,
-      options: { flip },
-    });
+  if (a.brief.kind === 'thing') {
+    const { thing, colour } = a.brief;
+    const place = { x, y, size: head * a.height, depth, colour: colour?.lch, options: { flip } };
+    own('thing', thing, () => paintThing(scene, thing, place));
+  }
 }
 
 function scarfOf(a: Actor) {

@@ -75,6 +75,10 @@ export const baseOf = ({ action, seat, pose, flip }: Pick<PersonPlace, 'action' 
 
 /** Paints a person. */
 export function paintPerson(scene: Scene, person: Person, place: PersonPlace): void {
+  scene.item({ entity: place.entity, kind: 'person', what: '' }, () => paintBody(scene, person, place));
+}
+
+function paintBody(scene: Scene, person: Person, place: PersonPlace): void {
   const f = new FigureFrame(scene, person, place);
   const { girth } = person;
   const reach = reachFor(place.holds ?? [], place.action);
@@ -102,7 +106,7 @@ export function paintPerson(scene: Scene, person: Person, place: PersonPlace): v
       paintLeg(f, { ...leg, hip: at([leg.hip[0], HIPS + leg.hip[1]]), knee: leg.knee && at(leg.knee) }),
     );
   };
-  const held = () => place.holds?.forEach((item, i) => paintHeld(f, item, i, reach));
+  const held = () => place.holds?.forEach((item, i) => paintHeld(f, place.entity, { item, index: i, reach }));
   const cloak = person.over?.kind === 'cloak' ? person.over : undefined;
   if (!head.away) paintBackHair(f, head);
   if (cloak && !t.back) paintCloak(f, t, cloak);

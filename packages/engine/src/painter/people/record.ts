@@ -74,5 +74,12 @@ export function recordFigure(f: FigureFrame, place: PersonPlace, { head, t, pose
     yaw: place.flip ? -place.yaw : place.yaw,
     head: place.head,
     depth: place.depth,
+    drawn: {
+      person: f.person,
+      action: place.action,
+      expression: place.expression,
+      asleep: !!(pose.asleep || place.asleep),
+      portrait: !!place.portrait,
+    },
   });
 }

@@ -4,6 +4,7 @@ import type { Environment } from '../light/environment';
 import { inLeaf, isSnowy } from '../light/environment';
 import type { FigureRecord } from './figureRecord';
 import type { Blade, GroupNode, Node, Reflection, ShapeNode, ShapeStyle } from './displayList';
+import type { ItemOf, SceneItem } from './items';
 import { REGION, type Region } from './region';
 import { COMMON_SEED, SpreadRandom } from './spreadRandom';
 
@@ -43,6 +44,10 @@ export class Scene {
   readonly lamps: Lamp[] = [];
   /** What is known of the painted people and creatures. */
   readonly figures: FigureRecord[] = [];
+  /** What of the words was painted; what lies within another one comes after it. */
+  readonly items: SceneItem[] = [];
+  /** Where the horizon of the place is, px; unknown where the picture came nearer. */
+  horizon?: number;
   /** Where the sun or moon stands, px, if there is one. */
   sun?: { readonly x: number; readonly y: number };
   /** What shall not appear, as in the brief: "thing: boat". */
@@ -108,6 +113,14 @@ export class Scene {
   add<T extends Node>(node: T): T {
     this.#target.push(node);
     return node;
+  }
+
+  /** Everything that `draw` adds is a picture of `what`. */
+  item(what: ItemOf, draw: () => void): void {
+    const item: SceneItem = { ...what, first: this.#nextId, last: this.#nextId };
+    this.items.push(item);
+    draw();
+    item.last = this.#nextId;
   }
 
   nextId(): number {

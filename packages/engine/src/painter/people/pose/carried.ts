@@ -72,8 +72,20 @@ export function reachFor(holds: readonly Held[], action: Action): Reach {
   return { far: action === 'row' || action === 'pole' ? undefined : far, near, at };
 }
 
+/** Something in the hands: which of the held things it is, and where the hands are. */
+export interface Holding {
+  readonly item: Held;
+  readonly index: number;
+  readonly reach: Reach;
+}
+
 /** Paints a held thing where the hand is. */
-export function paintHeld(f: FigureFrame, item: Held, index: number, reach: Reach): void {
+export function paintHeld(f: FigureFrame, entity: number, { item, index, reach }: Holding): void {
+  const kind = item.creature ? 'creature' : 'thing';
+  f.scene.item({ entity, kind, what: item.what, held: true }, () => paintInHand(f, item, index, reach));
+}
+
+function paintInHand(f: FigureFrame, item: Held, index: number, reach: Reach): void {
   const hand = reach.at[index];
   if (!hand) return;
   if (item.what === 'lantern') return paintLantern(f, [hand[0] + 0.05, hand[1] + 0.08], 1.05);

@@ -1,0 +1,25 @@
+import { clamp } from '../maths/scalar';
+import type { TextSpan } from '../prompt/brief';
+
+/** Somebody or something of the words, looked for in a finished picture. */
+export interface FoundWord extends TextSpan {
+  /** The axis and value, e.g. "creature: heron". */
+  readonly means: string;
+  /** How well it can be found again: 0 not at all .. 1 as well as without references. */
+  readonly found: number;
+}
+
+/** Below this nobody finds it who does not know that it should be there. */
+export const LOST_BELOW = 0.4;
+
+/** True for a word of which nothing is left that anybody would find. */
+export const isLost = ({ found }: FoundWord): boolean => found < LOST_BELOW;
+
+/**
+ * How much of who and what the words name can still be found in a picture, 0..1: the mean over them. Undefined where the words name
+ * nobody and nothing that could be looked for. Without references it is 1.
+ */
+export function wordsKept(words: readonly FoundWord[]): number | undefined {
+  if (!words.length) return undefined;
+  return clamp(words.reduce((sum, { found }) => sum + found, 0) / words.length);
+}

@@ -1,0 +1,44 @@
+import type { Claim, FoundWord, NotDrawn, Picture, UnderstoodSpan } from '@urbild/core';
+import { isSeen, witnessed } from '../painter/witness';
+import type { SceneSeen, SeenItem } from '../painter/scene/seen';
+import { foundAgain, looksOf } from './foundAgain';
+import type { Pass } from './pass';
+
+/** What became of the words of a picture. */
+export interface WordsFound {
+  readonly understood: readonly UnderstoodSpan[];
+  readonly notDrawn: readonly NotDrawn[];
+  readonly found: readonly FoundWord[];
+}
+
+/** Axes whose words name somebody or something that stands in the picture. */
+const NAMES: ReadonlySet<string> = new Set(['person', 'cast', 'creature', 'thing', 'place']);
+
+/** Hears the witnesses of a pass, and looks for everybody and everything that is drawn in its finished picture. */
+export function wordsFound(
+  { brief, seen, looks }: Pick<Pass, 'brief' | 'seen' | 'looks'>,
+  finished: Picture,
+): WordsFound {
+  const { drawn, notDrawn } = witnessed(brief, seen);
+  const missing = new Set(notDrawn.map(({ start }) => start));
+  const now = looksOf(seen, finished);
+  const found = drawn.flatMap((claim): FoundWord[] => {
+    const values = itemsOf(claim, seen).flatMap((k) => {
+      const [was, is] = [looks[k], now[k]];
+      return was && is ? [foundAgain(was, is).found] : [];
+    });
+    if (!values.length) return [];
+    const { start, end, text, axis, value } = claim;
+    const mean = values.reduce((a, b) => a + b, 0) / values.length;
+    return [{ start, end, text, means: `${axis}: ${value}`, found: mean }];
+  });
+  return { understood: brief.understood.filter(({ start }) => !missing.has(start)), notDrawn, found };
+}
+
+/** Indexes of the items that a word names. */
+function itemsOf({ axis, value, entity }: Claim, seen: SceneSeen): number[] {
+  if (!NAMES.has(axis) || entity === undefined) return [];
+  const own = (item: SeenItem) => item.entity === entity && isSeen({ seen }, item);
+  const held = seen.items.flatMap((item, k) => (own(item) && item.held && item.what === value ? [k] : []));
+  return held.length ? held : seen.items.flatMap((item, k) => (own(item) && !item.held ? [k] : []));
+}
