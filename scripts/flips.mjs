@@ -137,14 +137,14 @@ function copied() {
 
 const copy = copied();
 const node = (...args) =>
-  spawnSync(process.execPath, args, { cwd: copy, stdio: 'ignore', timeout: 900_000 }).status !== 0;
+  spawnSync(process.execPath, args, { cwd: copy, stdio: 'ignore', timeout: 3_600_000 }).status !== 0;
 const jest = path.join('node_modules', 'jest', 'bin', 'jest.js');
 /** What is tried for a change, in this order: the tests beside the file, the frozen pictures, all tests that stand on it. */
 function trials(file) {
   const beside = path.dirname(file).replaceAll('/', '[\\\\/]');
   return [
     ['beside', jest, '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`],
-    ...(/packages\/(engine|core)\//.test(file) ? [['pictures', jest, '--bail', '--selectProjects', 'tools']] : []),
+    ...(/packages\/(engine|core)\//.test(file) ? [['pictures', jest, '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']] : []),
     ['elsewhere', jest, '--bail', '--passWithNoTests', '--findRelatedTests', file],
   ];
 }

@@ -128,7 +128,7 @@ async function curve(
     const arrival: Arrival =
       gives === 'thing'
         ? { overall: presence(result, control) / covered(pixels, told), channels: {} }
-        : measureArrival(gives, described, controlled, wanted, others);
+        : measureArrival({ gives, take: described, control: controlled, reference: wanted, others });
     if (arrival.overall === undefined) return undefined;
     channels.push(arrival.channels);
     const before = arrivals[arrivals.length - 1];

@@ -21,6 +21,7 @@ import {
   BuiltInEngine,
   factsOfRender,
   figureDistances,
+  strangerPictures,
   paintStage,
   readRequest,
   readTraits,
@@ -184,7 +185,17 @@ export class SeriesRig {
           picture: this.width / this.height,
           reference: REFERENCE.width / REFERENCE.height,
         });
-        return [i.id, measureArrival(i.gives, descriptors, control.descriptors, blendDescriptors(of), others).overall];
+        return [
+          i.id,
+          measureArrival({
+            gives: i.gives,
+            take: descriptors,
+            control: control.descriptors,
+            reference: blendDescriptors(of),
+            strangers: strangerPictures(),
+            others,
+          }).overall,
+        ];
       }),
     );
     return {

@@ -61,7 +61,10 @@ async function trialOf(engine: BuiltInEngine, c: Case, weights: Readonly<Record<
   const arrivals = Object.fromEntries(
     c.gives.map((gives, k) => [
       String(k),
-      Math.max(0, measureArrival(gives, take.looks, control.looks, references[k], {}).overall ?? 0),
+      Math.max(
+        0,
+        measureArrival({ gives, take: take.looks, control: control.looks, reference: references[k] }).overall ?? 0,
+      ),
     ]),
   );
   return { weights, arrivals, wordsKept: wordsKept(take.words) ?? 1 };

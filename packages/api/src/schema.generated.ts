@@ -1983,6 +1983,18 @@ export interface components {
             pictureUrl?: string;
             thumbnailUrl?: string;
         };
+        /** @enum {string} */
+        Channel: "layout" | "pose" | "identity" | "colour" | "surface";
+        JudgedDto: {
+            channel: components["schemas"]["Channel"];
+            /** @description of the picture, 0..1 */
+            part: number;
+        };
+        UntoldDto: {
+            channel: components["schemas"]["Channel"];
+            /** @example The head is too small or turned away: a half figure or a portrait can be told. */
+            why: string;
+        };
         ArrivalDto: {
             influenceId: string;
             /** @description 0..1; absent where it cannot be measured */
@@ -1992,6 +2004,10 @@ export interface components {
             layout?: number;
             pose?: number;
             identity?: number;
+            /** @description channels that were not judged on the whole picture */
+            judged: components["schemas"]["JudgedDto"][];
+            /** @description channels that cannot be told here */
+            untold: components["schemas"]["UntoldDto"][];
         };
         TakeFigureDto: {
             /** @description as the words call them */

@@ -34,7 +34,7 @@ test.each(PROMPTS)('a look that nobody here drew pulls smoothly and steadily: %s
   const takes: Descriptors[] = [];
   for (const weight of weights) takes.push(measured(await render({ prompt, influences: [influence({ weight })] })));
   const distances = takes.map((t) => distanceOn('colour', t, reference));
-  const arrivals = takes.map((t) => measureArrival('look', t, takes[0], reference).overall!);
+  const arrivals = takes.map((t) => measureArrival({ gives: 'look', take: t, control: takes[0], reference }).overall!);
   for (let k = 1; k < weights.length; k++) {
     expect(distances[k]).toBeLessThan(distances[k - 1]);
     // near the top marks and palette trade a hundredth and a half between them
@@ -48,7 +48,8 @@ test('spans: early, whole and late give three different pictures, and late keeps
   const at = async (from: number, to: number) => measured(await render({ influences: [influence({ from, to })] }));
   const control = measured(await render({}));
   const [early, whole, late] = [await at(0, 0.25), await at(0, 1), await at(0.5, 1)];
-  const colour = (d: Descriptors) => measureArrival('look', d, control, reference).channels.colour!;
+  const colour = (d: Descriptors) =>
+    measureArrival({ gives: 'look', take: d, control: control, reference }).channels.colour!;
   expect(colour(early)).toBeGreaterThan(0.3);
   expect(colour(whole)).toBeGreaterThan(colour(early));
   expect(colour(late)).toBeLessThan(0.2);
@@ -75,7 +76,8 @@ test('everything at full weight brings the picture itself, at a quarter it does 
   const control = measured(await render({}));
   const full = measured(await render({ influences: [influence({ gives: 'everything' })] }));
   const quarter = measured(await render({ influences: [influence({ gives: 'everything', weight: 0.25 })] }));
-  const arrived = (d: Descriptors) => measureArrival('layout', d, control, reference).overall!;
+  const arrived = (d: Descriptors) =>
+    measureArrival({ gives: 'layout', take: d, control: control, reference }).overall!;
   expect(arrived(full)).toBeGreaterThan(0.5);
   expect(arrived(quarter)).toBeLessThan(0.25);
 });

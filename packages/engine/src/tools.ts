@@ -4,6 +4,7 @@ export { PALETTES } from './painter/media';
 export { personFrom } from './painter/people/fromWords';
 export type { Person } from './painter/people/person';
 export { paintStage } from './painter/paint';
+export { peopleBeyond, witnessed } from './painter/witness';
 export { regionFeatures } from './understand/regions/features';
 export { kindOf, REGION_KINDS } from './understand/regions/kinds';
 export { evened, faceFeatures, mirrorMap, type FaceFeatures } from './traits/features';

@@ -9,9 +9,10 @@ const least = (value: number | undefined) => (value === undefined ? undefined : 
  */
 export function arrivalsOf({ measurements }: Pick<Take, 'measurements'>): Record<string, Arrival> {
   return Object.fromEntries(
-    Object.entries(measurements?.arrivals ?? {}).map(([id, { overall, channels }]) => [
+    Object.entries(measurements?.arrivals ?? {}).map(([id, { overall, channels, ...rest }]) => [
       id,
       {
+        ...rest,
         overall: least(overall),
         channels: Object.fromEntries(Object.entries(channels).map(([channel, value]) => [channel, least(value)])),
       },

@@ -1,5 +1,14 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { REMARKS, settingsIn, UNASKED_KINDS, type MixSettings, type RemarkKind, type UnaskedKind } from '@urbild/core';
+import {
+  CHANNELS,
+  REMARKS,
+  settingsIn,
+  type Channel,
+  UNASKED_KINDS,
+  type MixSettings,
+  type RemarkKind,
+  type UnaskedKind,
+} from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Max, MaxLength, Min } from 'class-validator';
 import type { FaceFrame } from '@urbild/engine';
 import { blobUrl } from '../platform/blobs/blobUrl';
@@ -37,6 +46,19 @@ export class RemarkDto {
   @ApiProperty({ enum: REMARKS, enumName: 'RemarkKind' }) kind!: RemarkKind;
 }
 
+/** A channel of an influence that cannot be told in a take. */
+export class UntoldDto {
+  @ApiProperty({ enum: CHANNELS, enumName: 'Channel' }) channel!: Channel;
+  @ApiProperty({ example: 'The head is too small or turned away: a half figure or a portrait can be told.' })
+  why!: string;
+}
+
+/** A channel that was judged on a part of the picture. */
+export class JudgedDto {
+  @ApiProperty({ enum: CHANNELS, enumName: 'Channel' }) channel!: Channel;
+  @ApiProperty({ description: 'of the picture, 0..1' }) part!: number;
+}
+
 export class ArrivalDto {
   @ApiProperty() influenceId!: string;
   @ApiProperty({ required: false, description: '0..1; absent where it cannot be measured' }) overall?: number;
@@ -45,6 +67,9 @@ export class ArrivalDto {
   @ApiProperty({ required: false }) layout?: number;
   @ApiProperty({ required: false }) pose?: number;
   @ApiProperty({ required: false }) identity?: number;
+  @ApiProperty({ type: [JudgedDto], description: 'channels that were not judged on the whole picture' })
+  judged!: JudgedDto[];
+  @ApiProperty({ type: [UntoldDto], description: 'channels that cannot be told here' }) untold!: UntoldDto[];
 }
 
 export class ControlDto {
@@ -111,6 +136,8 @@ export class TakeDto {
   @ApiProperty() createdAt!: string;
   @ApiProperty() version!: number;
 }
+
+const byChannel = <T>(of: Partial<Record<Channel, T>> = {}): [Channel, T][] => Object.entries(of) as [Channel, T][];
 
 /** A take that is asked for. */
 export class NewTakeDto {
@@ -205,6 +232,8 @@ export function toTakeDto(t: Take, control: Take | undefined, present: EngineVer
       influenceId,
       overall: a.overall,
       ...a.channels,
+      judged: byChannel(a.parts).map(([channel, part]) => ({ channel, part })),
+      untold: byChannel(a.untold).map(([channel, why]) => ({ channel, why })),
     })),
     wordsKept: wordsKeptIn(t),
     words: [...(t.measurements?.words ?? [])],

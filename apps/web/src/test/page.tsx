@@ -95,7 +95,7 @@ export const aTake = (fields: Partial<Take> = {}): Take =>
     height: 512,
     settings: { aspect: '3:2', seed: 4, balance: 1 },
     influences: [anInfluence()],
-    arrivals: [{ influenceId: 'a', overall: 0.62, colour: 0.7, surface: 0.54 }],
+    arrivals: [anArrival({ overall: 0.62, colour: 0.7, surface: 0.54 })],
     unasked: [],
     remarks: [],
     figures: [],
@@ -148,6 +148,14 @@ export const aReference = (fields: Partial<Reference> = {}): Reference =>
     version: 3,
     ...fields,
   }) as Reference;
+
+/** What arrived of an influence; judged on the whole picture. */
+export const anArrival = (fields: Partial<Take['arrivals'][number]> = {}): Take['arrivals'][number] => ({
+  influenceId: 'a',
+  judged: [],
+  untold: [],
+  ...fields,
+});
 
 /** A finished draft of a shot. */
 export const aShotTake = (fields: Partial<ShotTake> = {}): ShotTake => ({

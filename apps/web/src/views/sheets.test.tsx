@@ -5,7 +5,7 @@ import { api } from '../api/client';
 import type { Character, Look } from '../api/sheets';
 import type { Sequence } from '../api/sequences';
 import type { Strip } from '../api/trials';
-import { anInfluence, answers, aReference, aTake, lookup, show } from '../test/page';
+import { anArrival, anInfluence, answers, aReference, aTake, lookup, show } from '../test/page';
 import { CharacterSheet } from './cast/CharacterSheet';
 import { NewCharacter } from './cast/NewCharacter';
 import { CompareView } from './compare/CompareView';
@@ -326,7 +326,7 @@ describe('a strip', () => {
       quality: 'draft',
       thumbnailUrl: `/k${k}`,
       pictureUrl: `/K${k}`,
-      arrivals: [{ influenceId: 'a', overall }],
+      arrivals: [anArrival({ overall })],
       wordsKept: [0.9, 0.8, 0.3][k],
     }),
   );

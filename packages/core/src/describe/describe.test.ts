@@ -68,22 +68,31 @@ test('a picture without a horizon is not sure of one', () => {
 
 describe('arrival', () => {
   test('is 0 at the control and away from the reference, 1 at it', () => {
-    expect([arrivalOf(10, 10), arrivalOf(0, 10), arrivalOf(5, 10), arrivalOf(11, 10), arrivalOf(90, 10)]).toEqual([
-      0, 1, 0.5, 0, 0,
-    ]);
-    expect(arrivalOf(1, 0)).toBeUndefined();
+    expect([
+      arrivalOf({ take: 10, control: 10 }),
+      arrivalOf({ take: 0, control: 10 }),
+      arrivalOf({ take: 5, control: 10 }),
+      arrivalOf({ take: 11, control: 10 }),
+      arrivalOf({ take: 90, control: 10 }),
+    ]).toEqual([0, 1, 0.5, 0, 0]);
+    expect(arrivalOf({ take: 1, control: 0 })).toBeUndefined();
   });
 
   test('is measured on the channels that are given, and only there', () => {
     const control = describePicture(scene({}));
     const reference = describePicture(scene({ sky: [0.6, 0.2, 0.1], ground: [0.2, 0.1, -0.1], stroke: 6 }));
     const between = describePicture(scene({ sky: [0.7, 0.1, 0.025], ground: [0.3, 0.025, 0] }));
-    const palette = measureArrival('palette', between, control, reference);
+    const palette = measureArrival({ gives: 'palette', take: between, control: control, reference });
     expect(Object.keys(palette.channels)).toEqual(['colour']);
     expect(palette.overall).toBeGreaterThan(0.3);
     expect(palette.overall).toBeLessThan(0.8);
-    expect(Object.keys(measureArrival('look', reference, control, reference).channels)).toEqual(['colour', 'surface']);
-    expect(measureArrival('look', reference, control, reference).overall).toBeCloseTo(1, 3);
-    expect(measureArrival('pose', between, control, reference)).toEqual({ overall: undefined, channels: {} });
+    expect(
+      Object.keys(measureArrival({ gives: 'look', take: reference, control: control, reference }).channels),
+    ).toEqual(['colour', 'surface']);
+    expect(measureArrival({ gives: 'look', take: reference, control: control, reference }).overall).toBeCloseTo(1, 3);
+    expect(measureArrival({ gives: 'pose', take: between, control: control, reference })).toEqual({
+      overall: undefined,
+      channels: {},
+    });
   });
 });

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe as describePicture } from '../describe/descriptors';
 import { traitsOfParts } from '../traits/parts';
 import { testScene } from '../testing';
@@ -8,10 +9,10 @@ import { arrivalText } from './arrivalText';
 const [control, reference] = [describePicture(testScene(1)), describePicture(testScene(7))];
 
 test('arrival is the part of the way that was gone, limited to what can be told', () => {
-  expect(arrivalOf(2, 4)).toBe(0.5);
-  expect(arrivalOf(0, 4)).toBe(1);
-  expect(arrivalOf(9, 4)).toBe(0);
-  expect(arrivalOf(1, 0)).toBeUndefined();
+  expect(arrivalOf({ take: 2, control: 4 })).toBe(0.5);
+  expect(arrivalOf({ take: 0, control: 4 })).toBe(1);
+  expect(arrivalOf({ take: 9, control: 4 })).toBe(0);
+  expect(arrivalOf({ take: 1, control: 0 })).toBeUndefined();
 });
 
 test.each([
@@ -27,26 +28,37 @@ test.each([
 });
 
 test('what went away on one channel does not take from what arrived on another', () => {
-  const away = measureArrival('character', control, control, reference, { identity: { take: 0.9, control: 0.5 } });
+  const away = measureArrival({
+    gives: 'character',
+    take: control,
+    control: control,
+    reference,
+    others: { identity: { take: 0.9, control: 0.5 } },
+  });
   expect(away).toEqual({ overall: 0, channels: { identity: 0 } });
 });
 
 test('the reference itself has arrived, the control has not, on the channels that are given', () => {
-  expect(measureArrival('look', reference, control, reference)).toEqual({
+  expect(measureArrival({ gives: 'look', take: reference, control: control, reference })).toEqual({
     overall: 1,
     channels: { colour: 1, surface: 1 },
   });
-  expect(measureArrival('layout', control, control, reference)).toEqual({ overall: 0, channels: { layout: 0 } });
+  expect(measureArrival({ gives: 'layout', take: control, control: control, reference })).toEqual({
+    overall: 0,
+    channels: { layout: 0 },
+  });
 });
 
 test('pose and identity are measured by the distances that somebody else found, where they are given', () => {
   const others = { pose: { take: 1, control: 4 }, identity: { take: 0.3, control: 0.6 } };
-  expect(measureArrival('character', control, control, reference, others)).toEqual({
+  expect(measureArrival({ gives: 'character', take: control, control: control, reference, others })).toEqual({
     overall: 0.5,
     channels: { identity: 0.5 },
   });
-  expect(measureArrival('pose', control, control, reference, others).channels).toEqual({ pose: 0.75 });
-  expect(measureArrival('pose', control, control, reference).overall).toBeUndefined();
+  expect(measureArrival({ gives: 'pose', take: control, control: control, reference, others }).channels).toEqual({
+    pose: 0.75,
+  });
+  expect(measureArrival({ gives: 'pose', take: control, control: control, reference }).overall).toBeUndefined();
 });
 
 test('traits belong to parts: clothes are no face', () => {
@@ -54,4 +66,68 @@ test('traits belong to parts: clothes are no face', () => {
   const sheet = { skin, upper: skin, hair: skin };
   expect(Object.keys(traitsOfParts(sheet, ['face', 'hair']))).toEqual(['skin', 'hair']);
   expect(traitsOfParts(sheet, [])).toEqual({});
+});
+
+describe('strangers are where arrival begins', () => {
+  test('what a take has in common with anybody is no arrival; a copy is all of it whatever the strangers', () => {
+    const strangers = [
+      { take: 3, control: 4 },
+      { take: 2, control: 4 },
+      { take: 8, control: 4 },
+    ];
+    expect(arrivalOf({ take: 3, control: 4 }, strangers)).toBe(0);
+    expect(arrivalOf({ take: 0, control: 4 }, strangers)).toBe(1);
+    expect(arrivalOf({ take: 2, control: 4 }, strangers)).toBeCloseTo((0.5 - 0.25) / 0.75);
+  });
+
+  test('strangers from whom a take went away do not raise it, and those who are as it leave a tenth', () => {
+    expect(arrivalOf({ take: 2, control: 4 }, [{ take: 9, control: 4 }])).toBe(0.5);
+    expect(arrivalOf({ take: 0.1, control: 4 }, [{ take: 0, control: 4 }])).toBeCloseTo(0.75);
+    expect(arrivalOf({ take: 2, control: 4 }, [{ take: 1, control: 0 }])).toBe(0.5);
+  });
+
+  test('nearer to the reference is never less, for any strangers', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ take: fc.double({ min: 0, max: 9, noNaN: true }), control: fc.constantFrom(1, 4) })),
+        fc.double({ min: 0, max: 9, noNaN: true }),
+        fc.double({ min: 0, max: 9, noNaN: true }),
+        (strangers, a, b) => {
+          const at = (take: number) => arrivalOf({ take, control: 4 }, strangers)!;
+          expect(at(Math.min(a, b))).toBeGreaterThanOrEqual(at(Math.max(a, b)) - 1e-12);
+          expect(at(a)).toBeGreaterThanOrEqual(0);
+          expect(at(a)).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
+  });
+
+  test('a take of one reference has not arrived at another one', () => {
+    const others = [3, 4, 5].map((seed) => describePicture(testScene(seed)));
+    const input = { gives: 'palette' as const, control, reference, strangers: others };
+    const none = measureArrival({ ...input, take: others[0], reference: others[1] }).overall!;
+    expect(measureArrival({ ...input, take: reference }).overall).toBe(1);
+    expect(none).toBeLessThan(0.6);
+  });
+});
+
+test('what cannot be told says why; what was judged on a part says on how much', () => {
+  const said = measureArrival({
+    gives: 'character',
+    take: control,
+    control,
+    reference,
+    others: { identity: 'The head is too small.' },
+  });
+  expect(said).toEqual({ overall: undefined, channels: {}, untold: { identity: 'The head is too small.' } });
+  const posed = measureArrival({
+    gives: 'pose',
+    take: control,
+    control,
+    reference,
+    others: { pose: { take: 1, control: 2, part: 0.2 } },
+  });
+  expect(posed).toEqual({ overall: 0.5, channels: { pose: 0.5 }, parts: { pose: 0.2 } });
+  const agreed = measureArrival({ gives: 'palette', take: control, control, reference: control });
+  expect(agreed.untold!.colour).toMatch(/as near to it already/);
 });

@@ -1,4 +1,4 @@
-import { clamp } from '../maths/scalar';
+import { clamp, median } from '../maths/scalar';
 import { distanceOn, type Descriptors, type MeasuredChannel } from '../describe/descriptors';
 import { channelsOf } from '../influence/formula';
 import type { Gives } from '../mix/gives';
@@ -8,18 +8,39 @@ import type { Channel } from '../mix/gives/give';
 const MEASURED: readonly MeasuredChannel[] = ['colour', 'surface', 'layout'];
 
 /**
- * Arrival on one channel: how far a take went from its control to a reference, 1 - d(take, reference) / d(control,
- * reference), limited to 0..1: what went away from a reference has not arrived, and is no less than nothing. `undefined` where control and reference already agree and there is no way to go.
+ * How far a take went from its control to a reference on one channel: 1 - d(take, reference) / d(control, reference); below 0 where it
+ * went away. `undefined` where control and reference already agree and there is no way to go.
  */
-export function arrivalOf(takeDistance: number, controlDistance: number): number | undefined {
-  if (!(controlDistance > 1e-6)) return undefined;
-  return clamp(1 - takeDistance / controlDistance);
+export const wayGone = ({ take, control }: ToReference): number | undefined =>
+  control > 1e-6 ? 1 - take / control : undefined;
+
+/** However far a take has gone to strangers, this much of the scale is left for the reference itself. */
+const MOST_OF_STRANGERS = 0.9;
+
+/**
+ * Arrival on one channel, 0..1. 1 is a copy. 0 is what an unrelated reference of the kind scores: the median way that the take has gone
+ * to `strangers`; where none are given, no way at all. What went away from a reference has not arrived, and is no less than nothing.
+ */
+export function arrivalOf(reference: ToReference, strangers: readonly ToReference[] = []): number | undefined {
+  const gone = wayGone(reference);
+  if (gone === undefined) return undefined;
+  const ways = strangers.flatMap((s) => wayGone(s) ?? []);
+  const zero = ways.length ? clamp(median(ways), 0, MOST_OF_STRANGERS) : 0;
+  return clamp((gone - zero) / (1 - zero));
 }
 
-/** Distances on a channel that descriptors do not tell: of the take and of its control to the reference. */
+/** Distances on a channel: of the take and of its control to the reference. */
 export interface ToReference {
   readonly take: number;
   readonly control: number;
+}
+
+/** What is known of a channel that descriptors do not tell: how far it went, or the sentence that says why that cannot be told. */
+export interface OtherChannel extends ToReference {
+  /** The same of people who have nothing to do with it. */
+  readonly strangers?: readonly ToReference[];
+  /** The part of the picture on which it was judged, 0..1. */
+  readonly part?: number;
 }
 
 /** The measured way of one take to one reference. */
@@ -27,31 +48,67 @@ export interface Arrival {
   /** Mean over the channels that the influence gives and that can be measured, 0..1; undefined where none can. */
   readonly overall?: number;
   readonly channels: Partial<Record<Channel, number>>;
+  /** On how much of the picture a channel was judged, 0..1; all of it where nothing is said. */
+  readonly parts?: Partial<Record<Channel, number>>;
+  /** Channels that the influence gives and that cannot be told here: why, and what would make them tellable. */
+  readonly untold?: Partial<Record<Channel, string>>;
 }
+
+/** What an arrival is measured from. */
+export interface ArrivalInput {
+  readonly gives: Gives;
+  readonly take: Descriptors;
+  readonly control: Descriptors;
+  readonly reference: Descriptors;
+  /** Unrelated pictures: what they score is 0. */
+  readonly strangers?: readonly Descriptors[];
+  /** Pose and identity, as somebody else found them, or why they cannot be told. */
+  readonly others?: Readonly<Partial<Record<'pose' | 'identity', OtherChannel | string>>>;
+}
+
+const AGREES = 'The words alone are as near to it already: there is no way to go.';
+/** Layouts cost most to compare: fewer strangers do. */
+const LAYOUT_STRANGERS = 4;
 
 /**
  * Arrival of `take` at `reference` on every channel that `gives` acts on and that can be measured: colour, surface and layout by
- * descriptors, pose and identity by the distances in `others`.
+ * descriptors, pose and identity by what `others` says.
  */
-export function measureArrival(
-  gives: Gives,
-  take: Descriptors,
-  control: Descriptors,
-  reference: Descriptors,
-  others: Readonly<Partial<Record<'pose' | 'identity', ToReference>>> = {},
-): Arrival {
+export function measureArrival({
+  gives,
+  take,
+  control,
+  reference,
+  strangers = [],
+  others = {},
+}: ArrivalInput): Arrival {
   const channels: Partial<Record<Channel, number>> = {};
+  const parts: Partial<Record<Channel, number>> = {};
+  const untold: Partial<Record<Channel, string>> = {};
   const acting = channelsOf(gives);
-  const put = (channel: Channel, distances: ToReference) => {
-    const value = acting.includes(channel) ? arrivalOf(distances.take, distances.control) : undefined;
-    if (value !== undefined) channels[channel] = value;
-  };
-  for (const channel of MEASURED)
-    put(channel, {
-      take: distanceOn(channel, take, reference),
-      control: distanceOn(channel, control, reference),
+  for (const channel of MEASURED.filter((c) => acting.includes(c))) {
+    const to = (of: Descriptors): ToReference => ({
+      take: distanceOn(channel, take, of),
+      control: distanceOn(channel, control, of),
     });
-  for (const channel of ['pose', 'identity'] as const) if (others[channel]) put(channel, others[channel]);
+    const own = channel === 'layout' ? strangers.slice(0, LAYOUT_STRANGERS) : strangers;
+    const value = arrivalOf(to(reference), own.map(to));
+    if (value === undefined) untold[channel] = AGREES;
+    else channels[channel] = value;
+  }
+  for (const channel of ['pose', 'identity'] as const) {
+    const other = others[channel];
+    if (other === undefined || !acting.includes(channel)) continue;
+    const value = typeof other === 'string' ? undefined : arrivalOf(other, other.strangers);
+    if (value === undefined) untold[channel] = typeof other === 'string' ? other : AGREES;
+    else channels[channel] = value;
+    if (typeof other !== 'string' && other.part !== undefined) parts[channel] = other.part;
+  }
   const values = Object.values(channels);
-  return { overall: values.length ? values.reduce((a, b) => a + b, 0) / values.length : undefined, channels };
+  return {
+    overall: values.length ? values.reduce((a, b) => a + b, 0) / values.length : undefined,
+    channels,
+    ...(Object.keys(parts).length ? { parts } : {}),
+    ...(Object.keys(untold).length ? { untold } : {}),
+  };
 }

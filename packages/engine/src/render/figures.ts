@@ -5,10 +5,12 @@ import {
   poseDistance,
   poseOf,
   smoothstep,
+  STRANGERS,
   traitDistance,
   traitsOfParts,
   type JointName,
   type Joints,
+  type OtherChannel,
   type Picture,
   type SceneBrief,
   type ToReference,
@@ -85,30 +87,43 @@ export const figureFor = (
   figures.find((f) => f.kind === 'person') ??
   figures[0];
 
-/** How far a take and its control are from what an influence gives of a pose and an identity, as far as both can be told. */
+const NO_FIGURE = 'Nobody is in the picture who could have it.';
+const NO_JOINTS = 'No body was found in the reference: mark its joints in the library.';
+const NO_TRAITS = 'Nothing was read of this person yet: look at the pictures of the sheet in the library.';
+const TOO_SMALL = 'The head is too small or turned away: a half figure or a portrait can be told.';
+
+/**
+ * How far a take and its control are from what an influence gives of a pose and an identity, with what people have in common with it who
+ * have nothing to do with it; or why that cannot be told.
+ */
 export function figureDistances(
   influence: RequestInfluence,
   take: readonly RenderedFigure[],
   control: readonly RenderedFigure[],
   sheet: TraitSheet | undefined,
   aspect: { readonly picture: number; readonly reference: number },
-): Partial<Record<'pose' | 'identity', ToReference>> {
+): Partial<Record<'pose' | 'identity', OtherChannel | string>> {
   const [a, b] = [figureFor(take, influence), figureFor(control, influence)];
-  if (!a || !b) return {};
-  const out: Partial<Record<'pose' | 'identity', ToReference>> = {};
+  if (!a || !b) return { pose: NO_FIGURE, identity: NO_FIGURE };
+  const out: Partial<Record<'pose' | 'identity', OtherChannel | string>> = {};
   const parts = partsOf(influence);
   if (sheet && parts.length) {
     const wanted = traitsOfParts(sheet, parts);
-    const [x, y] = [traitDistance(a.traits, wanted), traitDistance(b.traits, wanted)];
-    if (x !== undefined && y !== undefined) out.identity = { take: x, control: y };
-  }
+    const to = (other: TraitSheet): ToReference[] => {
+      const [x, y] = [traitDistance(a.traits, other), traitDistance(b.traits, other)];
+      return x !== undefined && y !== undefined ? [{ take: x, control: y }] : [];
+    };
+    const [own] = to(wanted);
+    const strangers = STRANGERS.flatMap((stranger) => to(traitsOfParts(stranger, parts)));
+    out.identity = own ? { ...own, strangers, part: areaOf(a.box) } : TOO_SMALL;
+  } else if (parts.length) out.identity = NO_TRAITS;
   const joints = influence.pictures.find((p) => p.joints)?.joints;
   const pose = joints && poseOf(joints, aspect.reference);
   const [p, q] = [poseOf(a.joints, aspect.picture), poseOf(b.joints, aspect.picture)];
   if (pose && p && q) {
     const [x, y] = [poseDistance(p, pose), poseDistance(q, pose)];
-    if (x !== undefined && y !== undefined) out.pose = { take: x, control: y };
-  }
+    if (x !== undefined && y !== undefined) out.pose = { take: x, control: y, part: areaOf(a.box) };
+  } else if (!pose) out.pose = NO_JOINTS;
   return out;
 }
 
@@ -118,3 +133,7 @@ export function toldSheet({ traits, pictures }: RequestInfluence): TraitSheet | 
   const sheets = pictures.flatMap((p) => p.traits ?? []);
   return sheets.length ? fuseTraits(sheets) : undefined;
 }
+
+/** The part of a picture that a box takes, 0..1. */
+const areaOf = ([left, top, right, bottom]: RenderedFigure['box']): number =>
+  Math.max(0, right - left) * Math.max(0, bottom - top);

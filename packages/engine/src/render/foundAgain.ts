@@ -148,45 +148,47 @@ function cellsOf(box: Box, at: At): Float64Array[] {
 }
 
 /**
- * How well an item can be found again in a finished picture, 0 not at all .. 1 as well as in its control: half by how much of what
- * set it off from its ground still does, half by whether its parts are still light and dark in the same places (or the other way
- * round: a print may turn them over).
+ * How well an item can be found again in a finished picture, 0 not at all .. 1 as well as in its control: by how much of what set it off
+ * from its ground still does, and all around it as it did; and by whether its parts still differ in the same places. Colours may have
+ * become others, and light may have become dark: a look does that.
  */
 export function foundAgain(control: ItemLook, take: ItemLook): { outline: number; form: number; found: number } {
-  const length = (v: readonly number[]) => Math.hypot(v[0], v[1], v[2]);
+  const [was, is]: number[][][] = [[], []];
   let [kept, all] = [0, 0];
-  control.outline.forEach((was, k) => {
-    const is = take.outline[k];
-    if (!was || !is || length(was) < NO_OUTLINE) return;
-    const weight = Math.min(CLEAR, length(was));
-    kept += Math.min(weight, length(is));
+  control.outline.forEach((own, k) => {
+    const now = take.outline[k];
+    if (!own || !now || lengthOf(own) < NO_OUTLINE) return;
+    was.push([...own]);
+    is.push([...now]);
+    const weight = Math.min(CLEAR, lengthOf(own));
+    kept += Math.min(weight, lengthOf(now));
     all += weight;
   });
-  const outline = all ? kept / all : 1;
-  const form = formKept(control.cells, take.cells);
+  const outline = all ? (kept / all) * alike(was, is) : 1;
+  const form = alike(centred(control.cells), centred(take.cells));
   return { outline, form, found: Math.sqrt(outline * form) };
 }
 
-/** Correlation of cells, channels weighted by how much the control has of them; the sign does not count. */
-function formKept(control: readonly Float64Array[], take: readonly Float64Array[]): number {
-  let [sum, weight] = [0, 0];
-  control.forEach((cells, c) => {
-    const { correlation, variance } = correlate(cells, take[c]);
-    sum += variance * Math.abs(correlation);
-    weight += variance;
-  });
-  return weight > 1e-9 ? sum / weight : 1;
+const lengthOf = (v: readonly number[]): number => Math.hypot(v[0], v[1], v[2]);
+
+/** Rows of three channels, each less its mean. */
+function centred(channels: readonly Float64Array[]): number[][] {
+  const means = channels.map((c) => c.reduce((s, v) => s + v, 0) / c.length);
+  return Array.from(channels[0], (_, k) => channels.map((c, i) => c[k] - means[i]));
 }
 
-/** Pearson's correlation, and the variance of the first. */
-function correlate(a: Float64Array, b: Float64Array): { correlation: number; variance: number } {
-  const mean = (v: Float64Array) => v.reduce((s, x) => s + x, 0) / v.length;
-  const [ma, mb] = [mean(a), mean(b)];
-  let [aa, bb, ab] = [0, 0, 0];
-  for (let i = 0; i < a.length; i++) {
-    aa += (a[i] - ma) ** 2;
-    bb += (b[i] - mb) ** 2;
-    ab += (a[i] - ma) * (b[i] - mb);
-  }
-  return { correlation: aa * bb > 1e-12 ? ab / Math.sqrt(aa * bb) : 0, variance: aa / a.length };
+/**
+ * How alike two lists of colours are but for what their colours became, 0..1: the RV coefficient without centring (Robert & Escoufier
+ * 1976), |A'B| / sqrt(|A'A| |B'B|) with Frobenius norms. 1 where one follows from the other by one change of colours for all.
+ */
+function alike(a: readonly (readonly number[])[], b: readonly (readonly number[])[]): number {
+  const product = (x: typeof a, y: typeof a): number => {
+    let sum = 0;
+    for (let i = 0; i < 3; i++)
+      for (let j = 0; j < 3; j++) sum += x.reduce((s, row, k) => s + row[i] * y[k][j], 0) ** 2;
+    return Math.sqrt(sum);
+  };
+  const [ab, aa, bb] = [product(a, b), product(a, a), product(b, b)];
+  if (aa < 1e-9) return 1;
+  return bb < 1e-9 ? 0 : Math.min(1, ab / Math.sqrt(aa * bb));
 }

@@ -22,6 +22,7 @@ import {
   BuiltInEngine,
   figureDistances,
   RenderStopped,
+  strangerPictures,
   skyOf,
   type Engine,
   type InfluenceRemark,
@@ -213,7 +214,14 @@ async function measure(task: RenderTask, take: Descriptors, result: RenderResult
       picture: result.width / result.height,
       reference: await aspectOf(task.blobDir, asked.pictures[0].content),
     });
-    arrivals[influence] = measureArrival(asked.gives, take, control, reference, others);
+    arrivals[influence] = measureArrival({
+      gives: asked.gives,
+      take,
+      control,
+      reference,
+      strangers: strangerPictures(),
+      others,
+    });
   }
   return arrivals;
 }

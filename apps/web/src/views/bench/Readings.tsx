@@ -1,4 +1,4 @@
-import { arrivalText } from '@urbild/core';
+import { arrivalText, CHANNELS } from '@urbild/core';
 import type { MixWarning } from '@urbild/core';
 import type { Take } from '../../api/client';
 import { Button } from '../../parts/Button';
@@ -87,15 +87,17 @@ interface ReadingProps {
   readonly value: number | undefined;
   /** What the number is made of, in words. */
   readonly parts?: readonly string[];
-  readonly channels?: { readonly colour?: number; readonly surface?: number; readonly layout?: number };
+  readonly channels?: Take['arrivals'][number];
 }
 
 const wordText = ({ text, found }: Take['words'][number]): string => `${text} ${percent(found)}`;
 
 function Reading({ name, hue, value, channels, parts: told = [] }: ReadingProps) {
-  const measured = (['colour', 'surface', 'layout'] as const).flatMap((c) =>
-    channels?.[c] === undefined ? [] : [`${c} ${arrivalText(channels[c])}`],
-  );
+  const measured = CHANNELS.flatMap((c) => {
+    if (channels?.[c] === undefined) return [];
+    const part = channels.judged.find((j) => j.channel === c)?.part;
+    return [`${c} ${arrivalText(channels[c])}${part === undefined ? '' : ` (on ${percent(part)} of the picture)`}`];
+  });
   const parts = [...measured, ...told];
   const text = hue === 'words' ? percent(value ?? 0) : arrivalText(value);
   return (
@@ -111,7 +113,14 @@ function Reading({ name, hue, value, channels, parts: told = [] }: ReadingProps)
           style={{ width: `${Math.max(0, value ?? 0) * 100}%`, background: HUES[hue] }}
         />
       </div>
-      {parts.length > 1 && <div className="figures mt-0.5 text-xs text-muted">{parts.join(' · ')}</div>}
+      {(parts.length > 1 || channels?.judged.length) && (
+        <div className="figures mt-0.5 text-xs text-muted">{parts.join(' · ')}</div>
+      )}
+      {channels?.untold.map(({ channel, why }) => (
+        <p key={channel} className="mt-0.5 text-xs text-muted">
+          {channel} cannot be told here. {why}
+        </p>
+      ))}
     </div>
   );
 }

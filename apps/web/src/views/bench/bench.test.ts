@@ -97,6 +97,20 @@ test('what a take found out of an influence is a warning as long as the influenc
   expect(warningsFor(other, lookup, GIVES, take)).toEqual([]);
 });
 
+test('what a take has lost of its words is a warning that offers to halve what lies over it', () => {
+  const influence = { ...newInfluence(reference('style')), weight: 1 };
+  const mix = { influences: [influence], settings: { balance: 1 } } as unknown as Mix;
+  const words = [{ start: 0, end: 3, text: 'dog', means: 'creature: dog', found: 0.1 }];
+  const [first] = warningsFor(mix, lookupIn(sources(reference('style'))), GIVES, {
+    influences: [influence],
+    remarks: [],
+    words,
+  });
+  expect(first.kind).toBe('lost-words');
+  expect(first.cause).toContain('"dog" can hardly be found');
+  expect(first.fix!.changes).toEqual([{ influence: influence.id, set: { weight: 0.5 } }]);
+});
+
 describe('several lanes', () => {
   const list = ['a', 'b', 'c'].map((id, k) => ({
     ...newInfluence(reference('style')),

@@ -2,7 +2,7 @@ import { GIVES } from '@urbild/core';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { MixInfluence } from '../../api/client';
-import { anInfluence, aTake, lookup, show } from '../../test/page';
+import { anArrival, anInfluence, aTake, lookup, show } from '../../test/page';
 import { LaneSheet } from './LaneSheet';
 import { Readings } from './Readings';
 
@@ -96,6 +96,34 @@ describe('readings', () => {
     expect(screen.getByText('colour 70 % · surface 54 %')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Set it to 2' }));
     expect(onFix).toHaveBeenCalledWith(warning);
+  });
+
+  test('say on how much of the picture a channel was judged, and why another cannot be told', () => {
+    const arrival = anArrival({
+      overall: 0.4,
+      pose: 0.4,
+      judged: [{ channel: 'pose', part: 0.12 }],
+      untold: [{ channel: 'identity', why: 'The head is too small.' }],
+    });
+    show(<Readings take={aTake({ arrivals: [arrival] })} lookup={lookup} warnings={[]} onFix={() => undefined} />);
+    expect(screen.getByText('pose 40 % (on 12 % of the picture)')).toBeVisible();
+    expect(screen.getByText('identity cannot be told here. The head is too small.')).toBeVisible();
+  });
+
+  test('say which words the picture does not show, with the reason, and how well the others are found', () => {
+    const take = aTake({
+      wordsKept: 0.5,
+      words: [
+        { start: 0, end: 3, text: 'dog', means: 'creature: dog', found: 0.82 },
+        { start: 8, end: 12, text: 'boat', means: 'thing: boat', found: 0.18 },
+      ],
+      notDrawn: [{ start: 4, end: 7, text: 'feeding', means: 'action: kneel', why: 'Drawn as somebody who kneels.' }],
+    });
+    show(<Readings take={take} lookup={lookup} warnings={[]} onFix={() => undefined} />);
+    expect(screen.getByText('dog 82 % · boat 18 %')).toBeVisible();
+    expect(screen.getByRole('heading', { name: 'Not drawn' })).toBeVisible();
+    expect(screen.getByText('feeding:')).toBeVisible();
+    expect(screen.getByText('Drawn as somebody who kneels.')).toBeVisible();
   });
 
   test('what could not be measured says so, and no take says what to do', () => {

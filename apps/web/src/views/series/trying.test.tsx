@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { anInfluence, answers, aReference, aSeries, aShot, aTake, lookup, show } from '../../test/page';
+import { anArrival, anInfluence, answers, aReference, aSeries, aShot, aTake, lookup, show } from '../../test/page';
 import { MotionDialog } from './MotionDialog';
 import { SwapDialog } from './SwapDialog';
 import { TuneDialog } from './TuneDialog';
@@ -18,7 +18,7 @@ describe('tuning a weight', () => {
       aTake({
         id: `c${k}`,
         pictureUrl: `/c${k}`,
-        arrivals: overall === undefined ? [] : [{ influenceId: 'a', overall }],
+        arrivals: overall === undefined ? [] : [anArrival({ overall })],
       }),
     ),
   };

@@ -6,7 +6,7 @@ import type { SeenItem } from '../scene/seen';
 import { headPart, partIn, seenItems, type Case, type Testimony, type Witness } from './scene';
 
 /** Heads lower than this part of the picture have no features that anybody sees. */
-const LEGIBLE_HEAD = 0.035;
+const LEGIBLE_HEAD = 0.05;
 const TOO_SMALL = 'The head is too small to show it: ask for a half figure or a portrait.';
 const AWAY = 'The face is turned away.';
 const OTHERWISE = 'The references draw it otherwise: their share of this part is larger than that of the words.';
@@ -171,7 +171,7 @@ function colouredParts(e: PersonBrief, name: string): { lch: Lch; regions?: read
       if (own && is(own))
         parts.push({
           lch: own.lch,
-          regions: ON_THE_HEAD.has(g.kind) ? [REGION.headwear] : REGIONS_OF[g.kind],
+          regions: ON_THE_HEAD.has(g.kind) ? [REGION.headwear] : (REGIONS_OF[g.kind] ?? [REGION.garment]),
           what: g.kind,
         });
   for (const h of e.holds) if (h.colour && is(h.colour)) parts.push({ lch: h.colour.lch, what: h.what });

@@ -1,0 +1,53 @@
+import { createPicture, Random, type Picture } from '@urbild/core';
+import { composed } from '../painter/testing';
+import { areaMap } from '../painter/scene/areas';
+import { seenOf } from '../painter/scene/seen';
+import { foundAgain, looksOf } from './foundAgain';
+
+const [W, H] = [160, 120];
+const scene = composed('a horse in the meadow', { width: W, height: H });
+const seen = seenOf(scene, areaMap(scene), 'gouache');
+const random = new Random(4);
+const grain = Float32Array.from({ length: W * H }, () => random.bell());
+
+/** A picture with the horse in one colour on ground of another; its lower half may be another one. */
+function picture(horse: readonly number[], ground: readonly number[], noise = 0, lower = horse): Picture {
+  const p = createPicture(W, H);
+  const [, top, , bottom] = seen.items[0].box!;
+  for (let i = 0; i < W * H; i++) {
+    const is = seen.items[0].codes.includes(seen.map[i]);
+    const low = Math.floor(i / W) > (top + bottom) / 2;
+    for (let c = 0; c < 3; c++) p.planes[c][i] = (is ? (low ? lower : horse) : ground)[c] + noise * grain[i];
+  }
+  return p;
+}
+const control = looksOf(seen, picture([0.4, 0.08, 0.05], [0.7, -0.08, 0.06], 0, [0.3, 0.05, 0.05]))[0]!;
+const found = (take: Picture) => foundAgain(control, looksOf(seen, take)[0]!).found;
+
+test('a picture as it was is found whole', () => {
+  expect(found(picture([0.4, 0.08, 0.05], [0.7, -0.08, 0.06], 0, [0.3, 0.05, 0.05]))).toBeCloseTo(1, 5);
+});
+
+test('other colours, and light for dark, are no loss', () => {
+  expect(found(picture([0.3, -0.1, -0.1], [0.8, 0.1, 0.02], 0, [0.2, -0.1, -0.1]))).toBeGreaterThan(0.8);
+  expect(found(picture([0.75, 0, 0], [0.35, 0, 0], 0, [0.85, 0, 0]))).toBeGreaterThan(0.8);
+  expect(found(picture([0.3, 0, 0], [0.8, 0, 0], 0.05, [0.2, 0, 0]))).toBeGreaterThan(0.75);
+});
+
+test('what fades is found less the more it fades, and nothing of it is nothing', () => {
+  const faded = [1, 0.6, 0.3, 0.1, 0].map((k) =>
+    found(picture([0.7 - 0.3 * k, 0.08 * k, 0.05], [0.7, -0.08 * k, 0.06], 0.004, [0.7 - 0.4 * k, 0.05 * k, 0.05])),
+  );
+  for (let k = 1; k < faded.length; k++) expect(faded[k]).toBeLessThan(faded[k - 1]);
+  expect(faded[4]).toBeLessThan(0.3);
+});
+
+test('another texture in its place is no horse', () => {
+  expect(found(picture([0.5, 0, 0], [0.5, 0, 0], 0.2))).toBeLessThan(0.4);
+});
+
+test('an item of a few pixels is not looked for', () => {
+  const far = composed('a butterfly in the meadow', { width: 48, height: 36 });
+  const small = seenOf(far, areaMap(far), 'gouache');
+  expect(looksOf(small, createPicture(48, 36))).toHaveLength(small.items.length);
+});
