@@ -1,6 +1,7 @@
 /** npm run bench:honest [-- --only words,lost --keep DIR]: what the page says, held against what is so; fails where a threshold is missed */
 import { parseArgs } from 'util';
 import { arrivals } from './arrival';
+import { doubles } from './doubles';
 import { holds, told, type Line } from './line';
 import { lostThings } from './lost';
 import { rightPeople } from './people';
@@ -15,6 +16,7 @@ const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   words: () => understoodWords(print),
   arrival: () => arrivals(print),
   people: () => rightPeople(print),
+  doubles: () => doubles(print),
   lost: () => lostThings(print, values.keep),
 };
 

@@ -64,6 +64,7 @@ export * from './describe/layoutMap';
 export * from './describe/descriptors';
 export * from './describe/horizon';
 export * from './describe/likeness';
+export * from './describe/sameMotif';
 export * from './describe/perceptualHash';
 export * from './describe/style';
 export * from './describe/strokes';

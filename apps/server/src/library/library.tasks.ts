@@ -3,6 +3,7 @@ import type { crop } from './tasks/crop';
 import type { proposeFocus } from './tasks/focus';
 import type { gives } from './tasks/gives';
 import type { ingest } from './tasks/ingest';
+import type { oneMotif } from './tasks/oneMotif';
 import type { prepare } from './tasks/prepare';
 import type { traits } from './tasks/traits';
 
@@ -14,6 +15,8 @@ export const PROPOSE_FOCUS = workerTask<typeof proposeFocus>('library/tasks/focu
 export const GIVES = workerTask<typeof gives>('library/tasks/gives', 'gives');
 /** Reads any picture file and measures it. */
 export const INGEST = workerTask<typeof ingest>('library/tasks/ingest', 'ingest', { outside: true });
+/** Finds out which picture a new one is one with, among a few. */
+export const ONE_MOTIF = workerTask<typeof oneMotif>('library/tasks/oneMotif', 'oneMotif');
 /** Makes what the engine gets of a source picture, and measures that. */
 export const PREPARE = workerTask<typeof prepare>('library/tasks/prepare', 'prepare');
 /** Reads the traits of whoever a picture shows. */

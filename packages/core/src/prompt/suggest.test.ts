@@ -1,3 +1,4 @@
+import { everyOffer } from './english/near';
 import { nearestWords, richer } from './suggest';
 import { understand } from './understand';
 
@@ -15,6 +16,33 @@ test('nothing is suggested for what is near to nothing, and never the word itsel
   expect(nearestWords('photosynthesis')).toEqual([]);
   expect(nearestWords('heron')).not.toContain('heron');
   expect(nearestWords('bot', 2).length).toBeLessThanOrEqual(2);
+});
+
+test.each([
+  ['bow', 'boat'],
+  ['blacksmith', 'man'],
+  ['door', 'cottage'],
+  ['Robot', 'cart'],
+  ['dragons', 'turtle'],
+  ['astronaut', 'traveller'],
+  ['flooded', 'sea'],
+  ['lions', 'cat'],
+  ['aeroplane', 'balloon'],
+])('%s is near to %s in meaning, whatever its letters', (word, known) => {
+  expect(nearestWords(word)).toContain(known);
+});
+
+test('whatever is offered is understood, and nothing that is understood has an offer', () => {
+  for (const [word, ...offers] of everyOffer()) {
+    for (const offer of offers) expect([offer, understand(offer).unheard]).toEqual([offer, []]);
+    expect([word, understand(word).understood.length]).toEqual([word, 0]);
+  }
+});
+
+test('a short word is another word, not a slip of one', () => {
+  for (const word of ['bat', 'lid', 'zap'])
+    expect(nearestWords(word).every((w) => w !== 'cat' && w !== 'hat')).toBe(true);
+  expect(nearestWords('zap')).toEqual([]);
 });
 
 const PROMPTS = [

@@ -1,6 +1,8 @@
 import { hashText } from '../maths/random';
 import type { PlaceName, SceneBrief } from './brief';
+import { nearInMeaning } from './english/near';
 import { VOCABULARY } from './lexicon';
+import { plainForms } from './tokens';
 import { INDOORS, understand } from './understand';
 
 /** Axes whose words say what can be drawn; words of grammar are no suggestion. */
@@ -36,10 +38,18 @@ const WORDS: readonly string[] = [
   ...new Set(DRAWN.flatMap((axis) => Object.values(VOCABULARY[axis]).flat()).filter((w) => /^[a-z]{3,}$/.test(w))),
 ];
 
-/** The words nearest in spelling to one that is not understood, the nearest first; none where nothing is near. */
+/** Letters that may be wrong in a word of a length: a short word is another word, not a slip. */
+const slips = (length: number): number => (length < 4 ? 0 : length < 8 ? 1 : 2);
+
+/**
+ * What could be said instead of a word that is not understood, the nearest first: what comes near to it in meaning ("blacksmith": man);
+ * only for a word that nobody has thought of, what it is a slip of the pen for ("hron": heron). None where nothing is near.
+ */
 export function nearestWords(word: string, most = 3): string[] {
   const plain = word.toLowerCase();
-  const limit = plain.length < 5 ? 1 : plain.length < 8 ? 2 : 3;
+  const meant = plainForms(plain).flatMap((form) => nearInMeaning(form));
+  if (meant.length) return [...new Set(meant)].slice(0, most);
+  const limit = slips(plain.length);
   return WORDS.filter((w) => Math.abs(w.length - plain.length) <= limit)
     .map((w) => ({ w, far: edits(plain, w) }))
     .filter(({ far }) => far > 0 && far <= limit)

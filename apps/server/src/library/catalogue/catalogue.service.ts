@@ -35,10 +35,10 @@ export class CatalogueService implements OnModuleDestroy {
     } satisfies CatalogueTask) as Promise<Uint8Array>;
   }
 
-  /** The id of the reference that a picture is nearly the same as; null without one. */
-  double(vectors: RowVectors, hash: string): Promise<string | null> {
+  /** The ids of references that a picture may be one with, the nearest first: to be looked at more closely. */
+  doubles(vectors: RowVectors, hash: string): Promise<readonly string[]> {
     return this.thread.run({ ask: 'double', file: this.file, vectors, hash } satisfies CatalogueTask) as Promise<
-      string | null
+      readonly string[]
     >;
   }
 

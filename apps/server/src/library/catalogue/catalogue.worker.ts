@@ -16,10 +16,10 @@ function readerOf(file: string): CatalogueReader {
 }
 
 /** The entry of the catalogue's thread. */
-export default function run(task: CatalogueTask): Uint8Array | string | null {
+export default function run(task: CatalogueTask): Uint8Array | readonly string[] {
   const reader = readerOf(task.file);
   reader.refresh();
-  if (task.ask === 'double') return nearDouble(reader, task.vectors, task.hash);
+  if (task.ask === 'double') return doublesOf(reader, task.vectors, task.hash);
   const since = performance.now();
   const found = task.words ? reader.find(task.words) : undefined;
   const { ids, aspects, facets } = reader.catalogue.ask({ ...task.query, found });
@@ -27,13 +27,16 @@ export default function run(task: CatalogueTask): Uint8Array | string | null {
   return Buffer.from(JSON.stringify({ total: ids.length, all: reader.catalogue.size, ids, aspects, facets, took }));
 }
 
-/** The reference that a new picture is nearly the same as. */
-function nearDouble(reader: CatalogueReader, vectors: RowVectors, hash: string): string | null {
-  const [nearest] = reader.catalogue.nearestTo(vectors, 'content', 20).filter(({ id, score }) => {
+/** The most references that are looked at more closely. */
+const CANDIDATES = 6;
+
+/** The references that a new picture may be one with, the nearest first. */
+function doublesOf(reader: CatalogueReader, vectors: RowVectors, hash: string): readonly string[] {
+  const near = reader.catalogue.nearestTo(vectors, 'content', 20).filter(({ id, score }) => {
     const row = reader.catalogue.get(id);
     if (!row || row.away) return false;
     const bits = hashDistance(row.hash, hash);
     return (score >= NEAR_DOUBLE && bits <= 16) || (bits <= NEAR_DOUBLE_BITS && score >= 0.9);
   });
-  return nearest?.id ?? null;
+  return near.slice(0, CANDIDATES).map(({ id }) => id);
 }

@@ -10,14 +10,14 @@ import { EventsService } from '../../platform/events/events.service';
 import type { Job } from '../../platform/jobs/job.entity';
 import { JobsService, type JobHandler } from '../../platform/jobs/jobs.service';
 import { Problem } from '../../platform/problems/problem';
-import { INGEST } from '../library.tasks';
+import { INGEST, ONE_MOTIF } from '../library.tasks';
 import type { IngestResult } from '../tasks/ingest';
 import { TaskFailed } from '../../platform/workers/task';
 import { WorkersService } from '../../platform/workers/workers.service';
 import { CatalogueService } from '../catalogue/catalogue.service';
 import { LibraryService, type KeptHashes } from '../library.service';
 import { PreparationService } from '../preparation/preparation.service';
-import type { Kind } from '../reference.entity';
+import { ReferenceEntity, type Kind } from '../reference.entity';
 import { toImportFileDto, type DecideDto, type Decision, type ImportFileDto } from './import.dto';
 import { ImportFileEntity, type ImportFile } from './importFile.entity';
 
@@ -202,7 +202,7 @@ export class ImportsService implements JobHandler, OnModuleInit {
 
   /** Adds a file that was read, or asks, when something like it is there. */
   private async settle(file: ImportFile, read: IngestResult, hashes: KeptHashes, em: Manager): Promise<void> {
-    const twin = await this.catalogue.double(read.vectors, read.perceptualHash);
+    const twin = await this.doubleOf(read, hashes, em);
     const asked = await together(em, async (tx) => {
       if (await this.isThere(file, tx)) return true;
       if (twin) {
@@ -217,6 +217,19 @@ export class ImportsService implements JobHandler, OnModuleInit {
     });
     if (asked) await this.ask(file, em);
     else this.tell(file);
+  }
+
+  /** The reference that a picture is one with but for how it was saved, cut or brightened. */
+  private async doubleOf(read: IngestResult, hashes: KeptHashes, em: Manager): Promise<string | null> {
+    const ids = await this.catalogue.doubles(read.vectors, read.perceptualHash);
+    if (!ids.length) return null;
+    const rows = await em.find(ReferenceEntity, { id: { $in: [...ids] }, deletedAt: null });
+    const path = (hash: string) => blobPath(this.blobs.dir, hash);
+    const others = ids.flatMap((id) => {
+      const row = rows.find((r) => r.id === id);
+      return row ? [{ id, picture: path(row.thumbnailHash) }] : [];
+    });
+    return this.workers.run(ONE_MOTIF, { picture: path(hashes.thumbnailHash), others });
   }
 
   private async done(file: ImportFile, referenceId: string, em: Manager): Promise<void> {
