@@ -2,6 +2,7 @@
 import { parseArgs } from 'util';
 import { arrivals } from './arrival';
 import { doubles } from './doubles';
+import { kinds } from './kinds';
 import { holds, told, type Line } from './line';
 import { lostThings } from './lost';
 import { rightPeople } from './people';
@@ -17,6 +18,7 @@ const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   arrival: () => arrivals(print),
   people: () => rightPeople(print),
   doubles: () => doubles(print),
+  kinds: () => kinds(print),
   lost: () => lostThings(print, values.keep),
 };
 

@@ -96,7 +96,13 @@ export class LibraryService {
     const reference = await together(em, async (tx) => {
       const made = this.create(tx, originalHash, read, hashes, about);
       await tx.flush();
-      await this.jobs.enqueue(tx, { kind: 'look-at', subject: made.id, priority: 6 });
+      await this.jobs.enqueue(tx, {
+        kind: 'look-at',
+        subject: made.id,
+        priority: 6,
+        // nobody said what it is: who can be seen in it decides
+        payload: { guessed: about.kind === undefined && !about.demoKey },
+      });
       return made;
     });
     this.events.publish({ type: 'reference', id: reference.id });

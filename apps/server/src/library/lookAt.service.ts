@@ -10,6 +10,7 @@ import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import { VisionService, VisionUnavailable } from '../platform/vision/vision.service';
 import type { Seen, SeenFace } from '../platform/vision/vision.worker';
 import { WorkersService } from '../platform/workers/workers.service';
+import { kindBySight } from './kindBySight';
 import { ReferenceEntity, type Reference, type Vision } from './reference.entity';
 import { PREPARE, TRAITS } from './library.tasks';
 
@@ -74,7 +75,9 @@ export class LookAtService implements JobHandler, OnModuleInit {
         : 'done';
     await em.refresh(r);
     // nobody has said anything of it yet: the kind is still a guess
-    const kind = main && r.kind === 'image' && r.version === 1 && !r.demoKey ? kindBy(main) : r.kind;
+    const guessed = job.payload.guessed === true && r.version === 1;
+    const plainBackground = r.checks.some(({ id }) => id === 'plain background');
+    const kind = seen && guessed ? kindBySight({ ...seen, plainBackground }) : r.kind;
     // what was seen is no change by a person: the version stays, so that nobody's edit becomes stale by it
     const fields = {
       vision,
@@ -112,10 +115,6 @@ export class LookAtService implements JobHandler, OnModuleInit {
     return { checks: again.checks, check_state: again.checkState };
   }
 }
-
-/** A face that fills much of the picture makes it a face reference, a smaller one a character. */
-const kindBy = (face: SeenFace): Reference['kind'] =>
-  areaOf(face) > 0.11 ? 'face' : areaOf(face) > 0.012 ? 'character' : 'image';
 
 function toFace(f: SeenFace, covered: number | undefined): FoundFace {
   const outside = OVAL.filter(

@@ -20,7 +20,7 @@ describe('one picture', () => {
     ['as it is', scene],
     ['made smaller', resample(scene, Math.round(w / 3), Math.round(h / 3))],
     ['brightened', change(scene, (v, c) => (c ? v : 0.9 * v + 0.06))],
-    ['saved with a little grain', change(scene, (v, c, x, y) => v + (((x * 7 + y * 13) % 5) - 2) * 0.002)],
+    ['saved with a little grain', change(scene, (v, _, x, y) => v + (((x * 7 + y * 13) % 5) - 2) * 0.002)],
     ['cut by two hundredths', cut(scene, 0.02)],
   ])('%s', (_, other) => {
     expect(isSameMotif(scene, other)).toBe(true);

@@ -55,9 +55,9 @@ export function motifDistance(a: Picture, b: Picture): MotifDistance {
   // between the steps it may lie better still
   for (const step of FINER)
     for (const [ds, dx, dy] of NEIGHBOURS) {
-      const { scale, dx: x, dy: y } = best!.at;
-      const at = { scale: scale + 0.01 * step * ds, dx: x + 0.5 * step * dx, dy: y + 0.5 * step * dy };
-      const error = meanOf(differences(a, b, at, 1));
+      const { scale, dx: x, dy: y }: Placement = best.at;
+      const at: Placement = { scale: scale + 0.01 * step * ds, dx: x + 0.5 * step * dx, dy: y + 0.5 * step * dy };
+      const error: number = meanOf(differences(a, b, at, 1));
       if (error < best!.error) best = { error, at };
     }
   const all = differences(a, b, best!.at, 1);
