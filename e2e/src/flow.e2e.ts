@@ -133,6 +133,18 @@ describe('from a strange picture to a series', () => {
     expect((await browser.all('img[alt^="Control"]')).length).toBe(1);
   });
 
+  test('a number opens what it was measured from, as pictures, and Escape closes it', async () => {
+    const words = await browser.find('[aria-label="Words kept: what was compared"]');
+    await words.sendKeys(Key.ENTER);
+    for (const who of ['Ilse', 'Brom']) await browser.find(`[role=img][aria-label="${who}, in this picture"]`);
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await browser.driver.switchTo().activeElement().sendKeys(Key.ESCAPE);
+    await (await browser.find('[aria-label="warm strokes: what was compared"]')).click();
+    await browser.find('img[alt="without references"]');
+    await browser.driver.switchTo().activeElement().sendKeys(Key.ESCAPE);
+    await browser.until('no pictures', async () => (await browser.all('img[alt="without references"]')).length === 0);
+  });
+
   test('span and weight are moved by arrow keys and undone', async () => {
     const start = await browser.find('[role=slider][aria-label$="start of its span"]');
     await start.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT);

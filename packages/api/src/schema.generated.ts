@@ -2039,6 +2039,8 @@ export interface components {
             means: string;
             /** @description 0 not at all .. 1 as well as without references */
             found: number;
+            /** @description where: left, top, right, bottom, 0..1 */
+            box?: number[];
         };
         NotDrawnDto: {
             start: number;

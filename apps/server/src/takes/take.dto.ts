@@ -38,6 +38,8 @@ export class NotDrawnDto extends UnderstoodSpanDto {
 /** Somebody or something of the words, looked for in the finished picture. */
 export class FoundWordDto extends UnderstoodSpanDto {
   @ApiProperty({ description: '0 not at all .. 1 as well as without references' }) found!: number;
+  @ApiProperty({ type: [Number], required: false, description: 'where: left, top, right, bottom, 0..1' })
+  box?: number[];
 }
 
 /** Something that a render found out about an influence. */
@@ -236,7 +238,10 @@ export function toTakeDto(t: Take, control: Take | undefined, present: EngineVer
       untold: byChannel(a.untold).map(([channel, why]) => ({ channel, why })),
     })),
     wordsKept: wordsKeptIn(t),
-    words: [...(t.measurements?.words ?? [])],
+    words: (t.measurements?.words ?? []).map(({ box, ...word }) => ({
+      ...word,
+      box: box && [box.left, box.top, box.right, box.bottom],
+    })),
     notDrawn: [...(t.measurements?.notDrawn ?? [])],
     figures: (t.measurements?.figures ?? []).map(({ name, box, face }) => ({
       name,

@@ -1,4 +1,5 @@
 import { clamp } from '../maths/scalar';
+import type { Box } from '../mask/salience';
 import type { TextSpan } from '../prompt/brief';
 
 /** Somebody or something of the words, looked for in a finished picture. */
@@ -7,13 +8,15 @@ export interface FoundWord extends TextSpan {
   readonly means: string;
   /** How well it can be found again: 0 not at all .. 1 as well as without references. */
   readonly found: number;
+  /** Where it stands, with a little of what is around it: parts of width and height. */
+  readonly box?: Box;
 }
 
 /** Below this nobody finds it who does not know that it should be there. */
 export const LOST_BELOW = 0.4;
 
 /** True for a word of which nothing is left that anybody would find. */
-export const isLost = ({ found }: FoundWord): boolean => found < LOST_BELOW;
+export const isLost = ({ found }: Pick<FoundWord, 'found'>): boolean => found < LOST_BELOW;
 
 /**
  * How much of who and what the words name can still be found in a picture, 0..1: the mean over them. Undefined where the words name

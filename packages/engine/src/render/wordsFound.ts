@@ -23,16 +23,35 @@ export function wordsFound(
   const missing = new Set(notDrawn.map(({ start }) => start));
   const now = looksOf(seen, finished);
   const found = drawn.flatMap((claim): FoundWord[] => {
-    const values = itemsOf(claim, seen).flatMap((k) => {
+    const items = itemsOf(claim, seen);
+    const values = items.flatMap((k) => {
       const [was, is] = [looks[k], now[k]];
       return was && is ? [foundAgain(was, is).found] : [];
     });
     if (!values.length) return [];
     const { start, end, text, axis, value } = claim;
     const mean = values.reduce((a, b) => a + b, 0) / values.length;
-    return [{ start, end, text, means: `${axis}: ${value}`, found: mean }];
+    return [{ start, end, text, means: `${axis}: ${value}`, found: mean, box: boxAround(items, seen) }];
   });
   return { understood: brief.understood.filter(({ start }) => !missing.has(start)), notDrawn, found };
+}
+
+/** How much of what is around an item is shown with it, in parts of its longer side. */
+const AROUND = 0.35;
+
+/** The box around items with a little of their ground, in parts of the picture; undefined where a camera sees a part of the scene only. */
+function boxAround(items: readonly number[], { items: all, width, height, view }: SceneSeen): FoundWord['box'] {
+  const boxes = items.flatMap((k) => (all[k].box ? [all[k].box] : []));
+  if (view || !boxes.length) return undefined;
+  const [left, top] = [0, 1].map((n) => Math.min(...boxes.map((b) => b[n])));
+  const [right, bottom] = [2, 3].map((n) => Math.max(...boxes.map((b) => b[n])));
+  const pad = AROUND * Math.max(right - left, bottom - top);
+  return {
+    left: Math.max(0, (left - pad) / width),
+    top: Math.max(0, (top - pad) / height),
+    right: Math.min(1, (right + pad) / width),
+    bottom: Math.min(1, (bottom + pad) / height),
+  };
 }
 
 /** Indexes of the items that a word names. */

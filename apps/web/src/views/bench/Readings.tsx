@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { arrivalText, CHANNELS } from '@urbild/core';
 import type { MixWarning } from '@urbild/core';
 import type { Take } from '../../api/client';
@@ -6,6 +7,7 @@ import { KindSign } from '../../parts/KindSign';
 import { HUES, type Hue } from '../../theme/kinds';
 import type { Lookup } from '../../shared/mix/lookup';
 import { percent } from '../../shared/forms/figures';
+import { ArrivalPictures, HowMeasured, WordPictures } from './HowMeasured';
 
 /** What arrived of every influence, how much of the words is left, and what should be known before rendering. */
 export function Readings({
@@ -34,11 +36,18 @@ export function Readings({
                 hue={lookup.hue(i)}
                 value={arrival?.overall}
                 channels={arrival}
+                pictures={<ArrivalPictures take={take} reference={lookup.source(i)?.thumbnailUrl} />}
               />
             );
           })}
           {take.wordsKept !== undefined && (
-            <Reading name="Words kept" hue="words" value={take.wordsKept} parts={take.words.map(wordText)} />
+            <Reading
+              name="Words kept"
+              hue="words"
+              value={take.wordsKept}
+              parts={take.words.map(wordText)}
+              pictures={<WordPictures take={take} />}
+            />
           )}
         </>
       ) : (
@@ -85,6 +94,8 @@ interface ReadingProps {
   readonly name: string;
   readonly hue: Hue;
   readonly value: number | undefined;
+  /** What it was measured from. */
+  readonly pictures: ReactNode;
   /** What the number is made of, in words. */
   readonly parts?: readonly string[];
   readonly channels?: Take['arrivals'][number];
@@ -92,7 +103,7 @@ interface ReadingProps {
 
 const wordText = ({ text, found }: Take['words'][number]): string => `${text} ${percent(found)}`;
 
-function Reading({ name, hue, value, channels, parts: told = [] }: ReadingProps) {
+function Reading({ name, hue, value, channels, pictures, parts: told = [] }: ReadingProps) {
   const measured = CHANNELS.flatMap((c) => {
     if (channels?.[c] === undefined) return [];
     const part = channels.judged.find((j) => j.channel === c)?.part;
@@ -101,11 +112,18 @@ function Reading({ name, hue, value, channels, parts: told = [] }: ReadingProps)
   const parts = [...measured, ...told];
   const text = hue === 'words' ? percent(value ?? 0) : arrivalText(value);
   return (
-    <div data-testid="reading" data-name={name} data-value={value ?? ''} title={parts.join(', ')}>
+    <div
+      data-testid="reading"
+      data-name={name}
+      data-value={value ?? ''}
+      title={[...parts, ...(channels?.untold ?? []).map(({ channel, why }) => `${channel}: ${why}`)].join(', ')}
+    >
       <div className="flex items-center gap-2">
         <KindSign kind={hue} />
         <span className="flex-1 truncate">{name}</span>
-        <span className="figures font-semibold">{text}</span>
+        <HowMeasured name={name} of={pictures}>
+          {text}
+        </HowMeasured>
       </div>
       <div className="mt-1 h-1.5 rounded bg-shade">
         <div
@@ -116,11 +134,12 @@ function Reading({ name, hue, value, channels, parts: told = [] }: ReadingProps)
       {(parts.length > 1 || channels?.judged.length) && (
         <div className="figures mt-0.5 text-xs text-muted">{parts.join(' · ')}</div>
       )}
-      {channels?.untold.map(({ channel, why }) => (
-        <p key={channel} className="mt-0.5 text-xs text-muted">
-          {channel} cannot be told here. {why}
-        </p>
-      ))}
+      {value === undefined &&
+        channels?.untold.map(({ channel, why }) => (
+          <p key={channel} className="mt-0.5 text-xs text-muted">
+            {channel} cannot be told here. {why}
+          </p>
+        ))}
     </div>
   );
 }

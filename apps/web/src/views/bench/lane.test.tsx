@@ -99,22 +99,26 @@ describe('readings', () => {
   });
 
   test('say on how much of the picture a channel was judged, and why another cannot be told', () => {
-    const arrival = anArrival({
-      overall: 0.4,
-      pose: 0.4,
-      judged: [{ channel: 'pose', part: 0.12 }],
-      untold: [{ channel: 'identity', why: 'The head is too small.' }],
-    });
-    show(<Readings take={aTake({ arrivals: [arrival] })} lookup={lookup} warnings={[]} onFix={() => undefined} />);
+    const judged = [{ channel: 'pose' as const, part: 0.12 }];
+    const untold = [{ channel: 'identity' as const, why: 'The head is too small.' }];
+    const readings = (arrival: ReturnType<typeof anArrival>) => (
+      <Readings take={aTake({ arrivals: [arrival] })} lookup={lookup} warnings={[]} onFix={() => undefined} />
+    );
+    const { unmount } = show(readings(anArrival({ overall: 0.4, pose: 0.4, judged, untold })));
     expect(screen.getByText('pose 40 % (on 12 % of the picture)')).toBeVisible();
+    expect(screen.queryByText(/cannot be told here/)).not.toBeInTheDocument();
+    expect(screen.getByTestId('reading').title).toContain('identity: The head is too small.');
+    unmount();
+    show(readings(anArrival({ untold })));
     expect(screen.getByText('identity cannot be told here. The head is too small.')).toBeVisible();
   });
 
-  test('say which words the picture does not show, with the reason, and how well the others are found', () => {
+  test('say which words the picture does not show, with the reason, and how well the others are found', async () => {
     const take = aTake({
+      pictureUrl: '/take',
       wordsKept: 0.5,
       words: [
-        { start: 0, end: 3, text: 'dog', means: 'creature: dog', found: 0.82 },
+        { start: 0, end: 3, text: 'dog', means: 'creature: dog', found: 0.82, box: [0.5, 0.25, 0.75, 0.75] },
         { start: 8, end: 12, text: 'boat', means: 'thing: boat', found: 0.18 },
       ],
       notDrawn: [{ start: 4, end: 7, text: 'feeding', means: 'action: kneel', why: 'Drawn as somebody who kneels.' }],
@@ -124,6 +128,22 @@ describe('readings', () => {
     expect(screen.getByRole('heading', { name: 'Not drawn' })).toBeVisible();
     expect(screen.getByText('feeding:')).toBeVisible();
     expect(screen.getByText('Drawn as somebody who kneels.')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Words kept: what was compared' }));
+    const cut = screen.getByRole('img', { name: 'dog, in this picture' });
+    expect(cut.style.backgroundSize).toBe('400% 200%');
+    expect(parseFloat(cut.style.backgroundPosition)).toBeCloseTo(66.67, 1);
+    expect(screen.getByRole('img', { name: 'dog, without references' })).toBeVisible();
+    expect(screen.queryByRole('img', { name: /boat/ })).not.toBeInTheDocument();
+  });
+
+  test('open the pictures that were compared', async () => {
+    const control = { id: 'c', thumbnailUrl: '/control' };
+    const take = aTake({ control, thumbnailUrl: '/small/t' });
+    show(<Readings take={take} lookup={lookup} warnings={[]} onFix={() => undefined} />);
+    await userEvent.click(screen.getByRole('button', { name: 'Carved quay: what was compared' }));
+    expect(screen.getByRole('img', { name: 'without references' })).toHaveAttribute('src', '/control');
+    expect(screen.getByRole('img', { name: 'this picture' })).toHaveAttribute('src', '/small/t');
+    expect(screen.getByText(/A copy would be 100 %/)).toBeVisible();
   });
 
   test('what could not be measured says so, and no take says what to do', () => {

@@ -13,7 +13,7 @@ const listed = (words: readonly string[]): string =>
  */
 export function lostWords(
   mix: Weighing,
-  words: readonly FoundWord[],
+  words: readonly Pick<FoundWord, 'text' | 'found'>[],
   names: Readonly<Record<string, string>> = {},
 ): MixWarning[] {
   const lost = [...new Set(words.filter(isLost).map(({ text }) => `"${text}"`))];

@@ -1,5 +1,6 @@
 import { COLOUR_VALUES, type CreatureBrief, type Lch, type PersonBrief } from '@urbild/core';
 import { HAIR_COLOURS } from '../people/invented';
+import { HATS } from '../people/person';
 import type { DrawnPerson, FigureRecord } from '../scene/figureRecord';
 import { REGION } from '../scene/region';
 import type { SeenItem } from '../scene/seen';
@@ -76,18 +77,7 @@ const REGIONS_OF: Readonly<Record<string, readonly number[]>> = {
   satchel: [REGION.prop],
 };
 const BELOW: ReadonlySet<string> = new Set(['trousers', 'shorts', 'skirt', 'boots', 'shoes', 'barefoot']);
-const ON_THE_HEAD: ReadonlySet<string> = new Set([
-  'knit cap',
-  'straw hat',
-  'hat',
-  "sou'wester",
-  'top hat',
-  'beret',
-  'headscarf',
-  'flat cap',
-  'hood',
-  'crown',
-]);
+const ON_THE_HEAD: ReadonlySet<string> = new Set(HATS);
 
 /** All that somebody wears, by the words for it. */
 function wears({ person: p }: DrawnPerson, kind: string): boolean {
