@@ -144,7 +144,9 @@ function trials(file) {
   const beside = path.dirname(file).replaceAll('/', '[\\\\/]');
   return [
     ['beside', jest, '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`],
-    ...(/packages\/(engine|core)\//.test(file) ? [['pictures', jest, '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']] : []),
+    ...(/packages\/(engine|core)\//.test(file)
+      ? [['pictures', jest, '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']]
+      : []),
     ['elsewhere', jest, '--bail', '--passWithNoTests', '--findRelatedTests', file],
   ];
 }

@@ -76,8 +76,8 @@ const CONTRARY = [
 /** One way to spoil a shot, and what may rightly be named as its cause. */
 interface Spoiling {
   readonly name: string;
-  /** `nth` of its kind, in a series about the `who`-th person. */
-  readonly spoil: (plan: ShotPlan, nth: number, who: number) => ShotPlan;
+  /** `nth` of its kind, in a series about somebody who is not `contrary`. */
+  readonly spoil: (plan: ShotPlan, nth: number, contrary: string) => ShotPlan;
   readonly causes: readonly Cause[];
 }
 const SPOILINGS: readonly Spoiling[] = [
@@ -92,9 +92,9 @@ const SPOILINGS: readonly Spoiling[] = [
   { name: 'face turned away', spoil: (p) => ({ ...p, prompt: `${p.prompt}, from behind` }), causes: ['turned away'] },
   {
     name: 'contrary words',
-    spoil: (p, _, who) => ({
+    spoil: (p, _, contrary) => ({
       ...p,
-      prompt: p.prompt.replace('young woman', `young woman with ${CONTRARY[who]}`),
+      prompt: p.prompt.replace('young woman', `young woman with ${contrary}`),
     }),
     causes: ['words'],
   },
@@ -159,35 +159,48 @@ async function closeness(): Promise<void> {
   );
 }
 
-async function planted(): Promise<void> {
-  const rig = new SeriesRig(480, 320);
-  LOOKS.forEach(([medium, name], k) =>
-    rig.look(
-      `look${k}`,
-      name,
-      medium,
-      ['a mill by the dyke at dusk', 'the beach with a red boat'].slice(0, 1 + (k % 2)),
-    ),
-  );
-  PEOPLE.forEach(([name, words], k) => rig.character(`who${k}`, name, words, 'gouache'));
-  rig.character('rival', 'Marek', 'an old man with a white beard, in a black coat', 'gouache');
+/** What a rig holds for series with a planted outlier. */
+export interface Prepared {
+  readonly rig: SeriesRig;
+  readonly series: number;
+  /** How many looks ("look0", ...) and people ("who0", ...) the rig knows; "rival" is one more person. */
+  readonly looks: number;
+  readonly people: number;
+  /** What the who-th person is not, in words. */
+  readonly contrary: readonly string[];
+}
+
+/** How many of the planted outliers were found, explained and brought back. */
+export interface PlantedFigures {
+  readonly named: number;
+  readonly rightCause: number;
+  readonly mended: number;
+  readonly falseAlarms: number;
+  /** Shots that were not spoiled. */
+  readonly sound: number;
+  readonly notes: readonly string[];
+}
+
+/** Series of twelve shots, one shot of each spoiled in one of six ways. */
+export async function plantedIn({ rig, series, looks, people, contrary }: Prepared): Promise<PlantedFigures> {
   const context = { names: [], height: rig.height };
   let named = 0;
   let rightCause = 0;
   let mended = 0;
   let falseAlarms = 0;
   const notes: string[] = [];
-  for (let s = 0; s < SERIES; s++) {
-    const mix = mixOf(`look${s % LOOKS.length}`, `who${s % PEOPLE.length}`, WEIGHT);
+  for (let s = 0; s < series; s++) {
+    const who = s % people;
+    const mix = mixOf(`look${s % looks}`, `who${who}`, WEIGHT);
     const spoiling = SPOILINGS[s % SPOILINGS.length];
     // series of one mix share shots, each leaves others out
-    const first = Math.floor(s / LOOKS.length);
+    const first = Math.floor(s / looks);
     const plans = Array.from({ length: SHOTS }, (_, k): ShotPlan => {
       const nth = (first + k) % POOL.length;
       return { prompt: POOL[nth], seed: 700 + nth, own: {} };
     });
     const at = (5 * s + 2) % SHOTS;
-    plans[at] = spoiling.spoil(plans[at], Math.floor(s / SPOILINGS.length), s % PEOPLE.length);
+    plans[at] = spoiling.spoil(plans[at], Math.floor(s / SPOILINGS.length), contrary[who]);
     const judged: Judged = { mix, plans, spoiled: at };
     const facts: ShotFacts[] = [];
     for (const plan of plans) facts.push(await rig.facts(mix, plan));
@@ -212,7 +225,23 @@ async function planted(): Promise<void> {
     if (await bringsBack(rig, judged, own, facts, find)) mended++;
     else notes.push(`series ${s + 1}: the first remedy of "${own.cause}" did not bring it back (${spoiling.name})`);
   }
-  const sound = SERIES * (SHOTS - 1);
+  return { named, rightCause, mended, falseAlarms, sound: series * (SHOTS - 1), notes };
+}
+
+async function planted(): Promise<void> {
+  const rig = new SeriesRig(480, 320);
+  LOOKS.forEach(([medium, name], k) =>
+    rig.look(
+      `look${k}`,
+      name,
+      medium,
+      ['a mill by the dyke at dusk', 'the beach with a red boat'].slice(0, 1 + (k % 2)),
+    ),
+  );
+  PEOPLE.forEach(([name, words], k) => rig.character(`who${k}`, name, words, 'gouache'));
+  rig.character('rival', 'Marek', 'an old man with a white beard, in a black coat', 'gouache');
+  const prepared = { rig, series: SERIES, looks: LOOKS.length, people: PEOPLE.length, contrary: CONTRARY };
+  const { named, rightCause, mended, falseAlarms, sound, notes } = await plantedIn(prepared);
   console.log(
     `${SERIES} prepared series of ${SHOTS} shots, one shot of each spoiled in one of ${SPOILINGS.length} ways:`,
   );

@@ -207,7 +207,7 @@ describe('test strips', () => {
     await (await browser.button('Words')).click();
     const words = await browser.find('textarea[aria-label="The words at length"]');
     await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Tove on the quay with a hron');
-    const unknown = await browser.find('ul[aria-label="Words that the painter does not know"]');
+    const unknown = await browser.find('ul[aria-label="Words that are not drawn"]');
     expect(await unknown.getText()).toContain('“hron” is not drawn');
     await (await browser.button('heron')).click();
     expect(await words.getAttribute('value')).toBe('Tove on the quay with a heron');

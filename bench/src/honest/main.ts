@@ -6,6 +6,7 @@ import { kinds } from './kinds';
 import { holds, told, type Line } from './line';
 import { lostThings } from './lost';
 import { rightPeople } from './people';
+import { foreignSeries } from './series';
 import { understoodWords } from './words';
 
 const { values } = parseArgs({ options: { only: { type: 'string' }, keep: { type: 'string' } } });
@@ -19,6 +20,7 @@ const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   people: () => rightPeople(print),
   doubles: () => doubles(print),
   kinds: () => kinds(print),
+  series: () => foreignSeries(print),
   lost: () => lostThings(print, values.keep),
 };
 

@@ -19,7 +19,7 @@ const PORTRAITS = FAMILIES.find((f) => f.name === 'flat people')!;
 const labOf = ([r, g, b]: readonly [number, number, number]) => srgbToLab(Math.round(r), Math.round(g), Math.round(b));
 
 /** The sheet of somebody of a family, from what its generator knows: skin, hair, clothes. */
-function sheetOf(who: number): TraitSheet {
+export function sheetOfFamily(who: number): TraitSheet {
   const { skin, hair, clothes } = PORTRAITS.make({ who, seed: 1 }).truth;
   const trait = (rgb: readonly [number, number, number] | undefined): Trait | undefined =>
     rgb && { colour: labOf(rgb), confidence: 0.9 };
@@ -36,7 +36,7 @@ export async function rightPeople(print: (text: string) => void): Promise<Line[]
   let above = 0;
   for (let who = 1; who <= PEOPLE; who++) {
     const prompt = PROMPTS[who % PROMPTS.length];
-    const [own, other] = [sheetOf(who), sheetOf(1 + ((who + 4) % PEOPLE))];
+    const [own, other] = [sheetOfFamily(who), sheetOfFamily(1 + ((who + 4) % PEOPLE))];
     const requestOf = (weight: number, traits: TraitSheet) =>
       readRequest({
         prompt,

@@ -3,6 +3,7 @@ import { EntityManager, RequestContext } from '@mikro-orm/core';
 import { Injectable, OnModuleInit } from '@nestjs/common';
 import { solveStep, stateOfShot, type Trial } from '@urbild/core';
 import { randomUUID } from 'crypto';
+import type { Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
@@ -16,6 +17,7 @@ import { TakesService } from '../takes/takes.service';
 import type { NewSolveDto, SolveDto } from './trial.dto';
 import { TrialShotsService } from './trialShots.service';
 import { SolveEntity, type Solve } from './trial.entity';
+import { untoldIn } from './untold';
 
 const PRIORITY = 1;
 /** Milliseconds between looks at a draft that is rendered. */
@@ -94,6 +96,8 @@ export class SolvesService implements JobHandler, OnModuleInit {
   }
 
   async run(job: Job, em: Manager): Promise<void> {
+    /** What drafts are too small to tell is searched for on proofs. */
+    let quality: Quality | undefined;
     for (;;) {
       const solve = await em.fork().findOne(SolveEntity, { id: job.subject });
       if (!solve || solve.status !== 'running') return;
@@ -105,9 +109,11 @@ export class SolvesService implements JobHandler, OnModuleInit {
       const influences = solve.state.influences.map((i) => (i.id in weights ? { ...i, weight: weights[i.id] } : i));
       const state = { ...solve.state, influences };
       const states = solve.shots ? solve.shots.shots.map((shot) => stateOfShot(state, shot)) : [state];
+      const [before] = solve.path;
+      quality ??= before ? (await em.fork().findOne(TakeEntity, { id: before.takeId }))?.quality : 'draft';
       const ids: string[] = [];
       for (const one of states) {
-        const asked = () => this.queue.ask(one, 'draft', { priority: PRIORITY });
+        const asked = () => this.queue.ask(one, quality ?? 'draft', { priority: PRIORITY });
         ids.push((await RequestContext.create(em.fork(), asked)).id);
       }
       const takes: Take[] = [];
@@ -118,8 +124,20 @@ export class SolvesService implements JobHandler, OnModuleInit {
           return this.note(em, job.subject, { status: 'failed', reason: take.error ?? 'a draft was stopped' });
         takes.push(take);
       }
-      const trial = { ...meanTrial(takes, weights), takeId: takes[0].id };
-      await this.note(em, job.subject, { path: [...solve.path, trial] });
+      const [untold] = before ? [] : untoldIn(takes, solve.targets);
+      if (untold && quality === 'draft') {
+        quality = 'proof';
+        continue;
+      }
+      const path = [...solve.path, { ...meanTrial(takes, weights), takeId: takes[0].id }];
+      if (!untold) await this.note(em, job.subject, { path });
+      else
+        return this.note(em, job.subject, {
+          path,
+          status: 'cannot',
+          best: 0,
+          reason: `it cannot be told here. ${untold.why}`,
+        });
     }
   }
 

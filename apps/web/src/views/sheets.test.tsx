@@ -139,10 +139,11 @@ describe('a character', () => {
       version: 1,
       ...fields,
     }) as Character;
-  function sheet(fields: Partial<Character> = {}) {
+  function sheet(fields: Partial<Character> = {}, seen = 2) {
+    const pictures = ['r', 'q'].slice(0, seen).map((referenceId) => ({ referenceId, traits: [] }));
     const asked = answers({
       'GET /api/v1/references': TWO,
-      'GET /api/v1/cast/{id}/reading': { agreement: 0.71, advice: [], waiting: 2, traits: [], odd: 'r' },
+      'GET /api/v1/cast/{id}/reading': { agreement: 0.71, advice: [], waiting: 2, traits: [], odd: 'r', pictures },
       'GET /api/v1/cast/{id}/tally': { takes: 0, traits: [] },
       'GET /api/v1/takes/made-with/{id}': [],
       'PATCH /api/v1/cast/{id}': character(fields),
@@ -166,6 +167,13 @@ describe('a character', () => {
     ]);
     expect(await screen.findByText('does not agree with the others')).toBeVisible();
     expect(screen.getByText('2 pictures are still being looked at.')).toBeVisible();
+    expect(screen.getByText('71 %')).toBeVisible();
+  });
+
+  test('one picture agrees with nothing: no number is told', async () => {
+    sheet({ id: 'c1' }, 1);
+    expect(await screen.findByText('With a second picture it can be told whether they agree.')).toBeVisible();
+    expect(screen.queryByText('71 %')).not.toBeInTheDocument();
   });
 
   test('what a picture shows is set, and it is taken off the sheet', async () => {

@@ -12,12 +12,12 @@ const DRAWABLE = [
   ['Clothes', 'garment'],
 ] as const;
 
-/** Words that the painter does not know, each with those that could stand there. */
+/** Words that the painter does not know, each with those that could stand there, and words of which less is drawn than they say. */
 export function NotDrawn({ text, avoid, onPut }: { text: string; avoid: string; onPut: (text: string) => void }) {
-  const { unheard } = understand(text, avoid);
-  if (!unheard.length) return null;
+  const { unheard, unused } = understand(text, avoid);
+  if (!unheard.length && !unused.length) return null;
   return (
-    <ul aria-label="Words that the painter does not know" className="flex flex-col gap-1.5">
+    <ul aria-label="Words that are not drawn" className="flex flex-col gap-1.5">
       {unheard.map((span) => (
         <li key={span.start} className="flex flex-wrap items-center gap-2 text-sm">
           <span>“{span.text}” is not drawn.</span>
@@ -26,6 +26,11 @@ export function NotDrawn({ text, avoid, onPut }: { text: string; avoid: string; 
               {word}
             </Button>
           ))}
+        </li>
+      ))}
+      {unused.map((span) => (
+        <li key={`${span.start}${span.why}`} className="text-sm">
+          “{span.text}” is not drawn. <span className="text-muted">{span.why}</span>
         </li>
       ))}
     </ul>

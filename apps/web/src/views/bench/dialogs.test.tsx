@@ -39,12 +39,19 @@ describe('the words at length', () => {
 
   test('a word that is not drawn has near ones beside it, and gives way to the one that is chosen', async () => {
     words('Tove on the quay with a hron');
-    const unknown = screen.getByRole('list', { name: 'Words that the painter does not know' });
+    const unknown = screen.getByRole('list', { name: 'Words that are not drawn' });
     expect(unknown).toHaveTextContent('“hron” is not drawn.');
     await userEvent.click(within(unknown).getByRole('button', { name: 'heron' }));
     expect(on.change).toHaveBeenLastCalledWith('Tove on the quay with a heron');
     expect(screen.getByLabelText('The words at length')).toHaveValue('Tove on the quay with a heron');
-    expect(screen.queryByRole('list', { name: 'Words that the painter does not know' })).toBeNull();
+    expect(screen.queryByRole('list', { name: 'Words that are not drawn' })).toBeNull();
+  });
+
+  test('a word of which less is drawn than it says is told with what is drawn instead, and has nothing to choose', () => {
+    words('a queen in the kitchen');
+    const list = screen.getByRole('list', { name: 'Words that are not drawn' });
+    expect(list).toHaveTextContent('“queen” is not drawn. Drawn as a woman, not more.');
+    expect(within(list).queryByRole('button')).not.toBeInTheDocument();
   });
 
   test('what is typed becomes the words when the field is left', async () => {

@@ -108,12 +108,18 @@ const NoPictureYet = () => (
 function Agreement({ reading }: { reading: NonNullable<ReturnType<typeof useCharacterReading>['data']> }) {
   return (
     <section>
-      <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
-        The pictures agree <span className="figures text-ink">{Math.round(reading.agreement * 100)} %</span>
-      </h2>
-      <div className="h-1.5 rounded bg-shade">
-        <div className="h-1.5 rounded bg-character" style={{ width: `${reading.agreement * 100}%` }} />
-      </div>
+      {reading.pictures.length < 2 ? (
+        <p className="text-sm text-muted">With a second picture it can be told whether they agree.</p>
+      ) : (
+        <>
+          <h2 className="mb-1 flex justify-between text-sm font-semibold text-muted">
+            The pictures agree <span className="figures text-ink">{Math.round(reading.agreement * 100)} %</span>
+          </h2>
+          <div className="h-1.5 rounded bg-shade">
+            <div className="h-1.5 rounded bg-character" style={{ width: `${reading.agreement * 100}%` }} />
+          </div>
+        </>
+      )}
       <ul className="mt-2 flex flex-col gap-1">
         {reading.advice.map((a) => (
           <li key={a}>{a}</li>

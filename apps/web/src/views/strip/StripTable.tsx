@@ -1,5 +1,6 @@
 import { cellsOf } from '@urbild/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api, ask } from '../../api/client';
 import { keys } from '../../api/keys';
@@ -32,7 +33,9 @@ export function StripTable({ strip, lookup, name }: Props) {
   const wide = across.values.length;
   const by = bestBy(search.get('best'));
   const best = bestCell(cells, by);
-  const chosen = Math.min(cells.length - 1, Number(search.get('cell') ?? best ?? 0) || 0);
+  // the best one of a finished strip is shown first; of one that is still coming in, the first stays until another is chosen
+  const [first] = useState(best ?? 0);
+  const chosen = Math.min(cells.length - 1, Number(search.get('cell') ?? first) || 0);
   const mode = COMPARE_MODES.find((m) => m === search.get('mode')) ?? 'beside';
   const set = (key: string, value: string) =>
     setSearch((b) => new URLSearchParams([...[...b].filter(([k]) => k !== key), [key, value]]), { replace: true });

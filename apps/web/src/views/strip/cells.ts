@@ -23,8 +23,9 @@ export function scoreOf(take: Take, by: BestBy): number | undefined {
   return Math.sqrt(arrived * (take.wordsKept ?? 1));
 }
 
-/** The index of the best cell; undefined while nothing is measured. */
+/** The index of the best cell; undefined as long as any of them is still to come: a mark may not move under the hand. */
 export function bestCell(cells: readonly Take[], by: BestBy): number | undefined {
+  if (cells.some(({ status }) => status === 'queued' || status === 'rendering')) return undefined;
   let best: number | undefined;
   cells.forEach((take, k) => {
     const score = scoreOf(take, by);

@@ -63,6 +63,9 @@ test('the best cell: by one influence, by the words, or by references and words 
   expect(bestCell(cells, 'words')).toBe(0);
   expect(bestCell(cells, 'balanced')).toBe(1);
   expect(bestCell([take({}, undefined, 'queued')], 'balanced')).toBeUndefined();
+  // the mark does not move while others are still coming
+  expect(bestCell([...cells, take({}, undefined, 'rendering')], 'words')).toBeUndefined();
+  expect(bestCell([...cells, take({}, undefined, 'failed')], 'words')).toBe(0);
   expect(scoreOf(take({ a: 0.4 }, 0.1), 'balanced')).toBeCloseTo(0.2);
   expect(scoreOf(take({ a: -0.1 }, 0.9), 'balanced')).toBe(0);
   expect(curveOf([...cells, take({ a: -0.1 }), take({ a: 1 }, 1, 'rendering')], 'a')).toEqual([0.1, 0.6, 0.9, 0, null]);

@@ -85,7 +85,6 @@ const LESS: Readonly<Record<string, Readonly<Record<string, readonly [drawn: str
   },
   weather: {
     storm: ['dark clouds and rain', ['thunder', 'lightning', 'thunderstorm']],
-    rain: ['rain', ['puddle']],
   },
   camera: {
     above: ['a high horizon', ['looking down on', "bird's eye view", 'birds eye view']],
@@ -141,3 +140,11 @@ export function lessThanSaid(axis: string, value: string, text: string): string 
   if (first) forms.push(...plainForms(first).map((form) => [form, ...rest, last].join(' ')));
   return less[1].some((word) => forms.includes(word)) ? `Drawn as ${less[0]}, not more.` : undefined;
 }
+
+/** Every word of which less is drawn than it says, with its axis and value. */
+export const everyLess = (): [axis: string, value: string, word: string][] =>
+  Object.entries(LESS).flatMap(([axis, values]) =>
+    Object.entries(values).flatMap(([value, [, words]]) =>
+      words.map((word): [string, string, string] => [axis, value, word]),
+    ),
+  );

@@ -1,0 +1,61 @@
+import { createPicture, isLost, wordsKept } from '@urbild/core';
+import { BuiltInEngine } from '../engine';
+import { foreignPhotograph, influence, request } from '../testing';
+import type { RenderRequest } from '../contract/request';
+
+const engine = new BuiltInEngine();
+const SIZE = { width: 288, height: 216 };
+const photograph = foreignPhotograph();
+const render = (fields: Partial<RenderRequest>, pictures: Record<string, ReturnType<typeof createPicture>> = {}) =>
+  engine.render(request({ ...SIZE, ...fields }), (content) => Promise.resolve(pictures[content] ?? photograph));
+
+test('without references everybody and everything is found whole, each where it stands', async () => {
+  const { words, notDrawn, understood } = await render({
+    prompt: 'a girl with a lantern beside a dog, feeding a hen, dusk',
+  });
+  expect(words.map(({ text, means }) => [text, means])).toEqual([
+    ['girl', 'person: child girl'],
+    ['lantern', 'thing: lantern'],
+    ['dog', 'creature: dog'],
+    ['hen', 'creature: hen'],
+  ]);
+  expect(wordsKept(words)).toBeCloseTo(1, 5);
+  for (const { box } of words) {
+    expect(box!.right).toBeGreaterThan(box!.left);
+    expect(Math.min(box!.left, box!.top)).toBeGreaterThanOrEqual(0);
+    expect(Math.max(box!.right, box!.bottom)).toBeLessThanOrEqual(1);
+  }
+  expect(notDrawn.map(({ text }) => text)).toEqual(['feeding']);
+  expect(understood.map(({ text }) => text)).not.toContain('feeding');
+});
+
+test('what another picture was laid over is lost, and nothing else', async () => {
+  const prompt = 'a fox and a haystack in the meadow';
+  const { words } = await render({ prompt });
+  const { box } = words.find(({ text }) => text === 'haystack')!;
+  const mask = createPicture(SIZE.width, SIZE.height);
+  for (let y = 0; y < SIZE.height; y++)
+    for (let x = 0; x < SIZE.width; x++) {
+      const [u, v] = [x / SIZE.width, y / SIZE.height];
+      if (u > box!.left && u < box!.right && v > box!.top && v < box!.bottom) mask.planes[0][y * SIZE.width + x] = 1;
+    }
+  const over = influence({
+    gives: 'everything',
+    weight: 2,
+    region: { content: 'mask', invert: false, feather: 0 },
+  });
+  const after = await render({ prompt, influences: [over] }, { mask });
+  expect(after.words.filter(isLost).map(({ text }) => text)).toEqual(['haystack']);
+});
+
+test('a word that stands for nothing which is seen is not looked for', async () => {
+  const { words } = await render({ prompt: 'the open sea in a storm at night' });
+  expect(words).toEqual([]);
+  expect(wordsKept(words)).toBeUndefined();
+});
+
+test('a camera that looks at a part says nothing of where things stand in the whole', async () => {
+  const camera = { from: { x: 0.5, y: 0.5, size: 1 }, to: { x: 0.5, y: 0.5, size: 0.6 } };
+  const { words } = await render({ prompt: 'a fox in the meadow', frame: { at: 1, camera } as never });
+  expect(words.every(({ box }) => box === undefined)).toBe(true);
+});
