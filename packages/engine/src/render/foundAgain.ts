@@ -41,91 +41,118 @@ function smallMap(seen: SceneSeen, width: number, height: number): SmallMap {
 
 /** How every item of a scene looks in a picture of it; undefined for those of which too little is there to be looked for. */
 export function looksOf(seen: SceneSeen, picture: Picture): (ItemLook | undefined)[] {
+  if (!seen.items.length) return [];
   const small = resampleToLongSide(picture, SIDE);
   const map = smallMap(seen, small.width, small.height);
-  return seen.items.map((item) => lookOf(item, map, small));
+  const extents = extentsOf(map);
+  return seen.items.map((item) => lookOf(item, map, extents, small));
 }
 
 /** The fewest pixels of the small map that can be looked for. */
 const LEAST_PIXELS = 12;
 
+interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** Where the pixels of a code lie: box, number and sums of places. */
+interface Extent extends Box {
+  n: number;
+  sx: number;
+  sy: number;
+}
+
+/** The extents of all codes of a map, in one pass. */
+function extentsOf({ width, height, codes }: SmallMap): ReadonlyMap<number, Readonly<Extent>> {
+  const found = new Map<number, Extent>();
+  for (let y = 0, i = 0; y < height; y++)
+    for (let x = 0; x < width; x++, i++) {
+      const code = codes[i];
+      if (!code) continue;
+      let e = found.get(code);
+      if (!e) found.set(code, (e = { left: x, top: y, right: x + 1, bottom: y + 1, n: 0, sx: 0, sy: 0 }));
+      if (x < e.left) e.left = x;
+      if (x >= e.right) e.right = x + 1;
+      e.bottom = y + 1;
+      e.n++;
+      e.sx += x;
+      e.sy += y;
+    }
+  return found;
+}
+
 function lookOf(
   { codes }: SeenItem,
   { width, height, codes: map }: SmallMap,
+  extents: ReadonlyMap<number, Readonly<Extent>>,
   { planes }: Picture,
 ): ItemLook | undefined {
-  const is = new Uint8Array(256);
-  for (const code of codes) is[code] = 1;
-  let [x0, y0, x1, y1, n, cx, cy] = [width, height, -1, -1, 0, 0, 0];
-  for (let i = 0; i < map.length; i++) {
-    if (!is[map[i]]) continue;
-    const [x, y] = [i % width, Math.floor(i / width)];
-    x0 = Math.min(x0, x);
-    x1 = Math.max(x1, x);
-    y0 = Math.min(y0, y);
-    y1 = Math.max(y1, y);
-    cx += x;
-    cy += y;
-    n++;
-  }
+  const own = codes.flatMap((code) => extents.get(code) ?? []);
+  const n = own.reduce((sum, e) => sum + e.n, 0);
   if (n < LEAST_PIXELS) return undefined;
-  const pad = Math.max(4, Math.round(0.2 * Math.max(x1 - x0, y1 - y0)));
+  const [x0, y0] = [Math.min(...own.map((e) => e.left)), Math.min(...own.map((e) => e.top))];
+  const [x1, y1] = [Math.max(...own.map((e) => e.right)), Math.max(...own.map((e) => e.bottom))];
+  const pad = Math.max(4, Math.round(0.2 * Math.max(x1 - 1 - x0, y1 - 1 - y0)));
   const box = {
     left: Math.max(0, x0 - pad),
     top: Math.max(0, y0 - pad),
-    right: Math.min(width, x1 + 1 + pad),
-    bottom: Math.min(height, y1 + 1 + pad),
+    right: Math.min(width, x1 + pad),
+    bottom: Math.min(height, y1 + pad),
   };
-  const inside = (x: number, y: number): boolean => is[map[y * width + x]] === 1;
-  const grid = distanceIn(box, inside);
-  const outline = segmentsOf(box, grid, [cx / n, cy / n], (x, y, c) => planes[c][y * width + x]);
-  return { outline, cells: cellsOf(box, (x, y, c) => planes[c][y * width + x]) };
+  const is = new Uint8Array(256);
+  for (const code of codes) is[code] = 1;
+  const middle = [own.reduce((sum, e) => sum + e.sx, 0) / n, own.reduce((sum, e) => sum + e.sy, 0) / n] as const;
+  const ground = { width, planes };
+  return { outline: segmentsOf(box, distanceIn(box, map, width, is), middle, ground), cells: cellsOf(box, ground) };
 }
 
-interface Box {
-  readonly left: number;
-  readonly top: number;
-  readonly right: number;
-  readonly bottom: number;
-}
-type At = (x: number, y: number, c: number) => number;
+type Ground = Pick<Picture, 'width' | 'planes'>;
 
 /** How far every pixel of a box is from the outline: positive inside, negative outside; city-block, up to the width of a band. */
-function distanceIn(box: Box, inside: (x: number, y: number) => boolean): Int8Array {
+function distanceIn(box: Readonly<Box>, map: Uint8Array, width: number, is: Uint8Array): Int8Array {
   const [w, h] = [box.right - box.left, box.bottom - box.top];
-  const far = BAND.to + 1;
-  const own = Uint8Array.from({ length: w * h }, (_, i) =>
-    inside(box.left + (i % w), box.top + Math.floor(i / w)) ? 1 : 0,
-  );
-  const out = Int8Array.from(own, () => far);
+  const own = new Uint8Array(w * h);
+  for (let y = 0, i = 0; y < h; y++)
+    for (let x = 0; x < w; x++, i++) own[i] = is[map[(box.top + y) * width + box.left + x]];
+  const out = new Int8Array(w * h).fill(BAND.to + 1);
   const near = (i: number, j: number) => {
     const d = own[i] === own[j] ? out[j] + 1 : 1;
     if (d < out[i]) out[i] = d;
   };
-  for (let i = 0; i < out.length; i++) {
-    if (i % w) near(i, i - 1);
-    if (i >= w) near(i, i - w);
-  }
-  for (let i = out.length - 1; i >= 0; i--) {
-    if (i % w < w - 1) near(i, i + 1);
-    if (i < w * (h - 1)) near(i, i + w);
-  }
-  return out.map((d, i) => (own[i] ? d : -d));
+  for (let y = 0, i = 0; y < h; y++)
+    for (let x = 0; x < w; x++, i++) {
+      if (x) near(i, i - 1);
+      if (y) near(i, i - w);
+    }
+  for (let y = h - 1, i = w * h - 1; y >= 0; y--)
+    for (let x = w - 1; x >= 0; x--, i--) {
+      if (x < w - 1) near(i, i + 1);
+      if (y < h - 1) near(i, i + w);
+    }
+  for (let i = 0; i < out.length; i++) if (!own[i]) out[i] = -out[i];
+  return out;
 }
 
 /** The mean colours of both bands of an outline, a segment each. */
-function segmentsOf(box: Box, distance: Int8Array, [cx, cy]: readonly [number, number], at: At): ItemLook['outline'] {
-  const w = box.right - box.left;
+function segmentsOf(
+  box: Readonly<Box>,
+  distance: Int8Array,
+  [cx, cy]: readonly [number, number],
+  { width, planes }: Ground,
+): ItemLook['outline'] {
   const sums = Array.from({ length: SEGMENTS }, () => ({ in: [0, 0, 0, 0], out: [0, 0, 0, 0] }));
-  distance.forEach((d, i) => {
-    const off = Math.abs(d);
-    if (off < BAND.from || off > BAND.to) return;
-    const [x, y] = [box.left + (i % w), box.top + Math.floor(i / w)];
-    const turn = (Math.atan2(y - cy, x - cx) / (2 * Math.PI) + 1) % 1;
-    const sum = sums[Math.floor(turn * SEGMENTS) % SEGMENTS][d > 0 ? 'in' : 'out'];
-    for (let c = 0; c < 3; c++) sum[c] += at(x, y, c);
-    sum[3]++;
-  });
+  for (let y = box.top, i = 0; y < box.bottom; y++)
+    for (let x = box.left; x < box.right; x++, i++) {
+      const off = Math.abs(distance[i]);
+      if (off < BAND.from || off > BAND.to) continue;
+      const turn = (Math.atan2(y - cy, x - cx) / (2 * Math.PI) + 1) % 1;
+      const sum = sums[Math.floor(turn * SEGMENTS) % SEGMENTS][distance[i] > 0 ? 'in' : 'out'];
+      for (let c = 0; c < 3; c++) sum[c] += planes[c][y * width + x];
+      sum[3]++;
+    }
   return sums.map((s) => {
     if (s.in[3] < 2 || s.out[3] < 2) return undefined;
     const off = (c: number) => (s.in[c] / s.in[3] - s.out[c] / s.out[3]) / (c ? CHROMA_GAIN : 1);
@@ -134,17 +161,19 @@ function segmentsOf(box: Box, distance: Int8Array, [cx, cy]: readonly [number, n
 }
 
 /** The mean colour of every cell of a box. */
-function cellsOf(box: Box, at: At): Float64Array[] {
+function cellsOf(box: Readonly<Box>, { width, planes }: Ground): Float64Array[] {
   const cells = [0, 1, 2].map(() => new Float64Array(CELLS * CELLS));
   const counts = new Float64Array(CELLS * CELLS);
   const [w, h] = [box.right - box.left, box.bottom - box.top];
-  for (let y = 0; y < h; y++)
-    for (let x = 0; x < w; x++) {
-      const k = Math.floor((y * CELLS) / h) * CELLS + Math.floor((x * CELLS) / w);
-      for (let c = 0; c < 3; c++) cells[c][k] += at(box.left + x, box.top + y, c) / (c ? CHROMA_GAIN : 1);
+  for (let y = 0; y < h; y++) {
+    const row = Math.floor((y * CELLS) / h) * CELLS;
+    for (let x = 0, i = (box.top + y) * width + box.left; x < w; x++, i++) {
+      const k = row + Math.floor((x * CELLS) / w);
+      for (let c = 0; c < 3; c++) cells[c][k] += planes[c][i];
       counts[k]++;
     }
-  return cells.map((cell) => cell.map((v, k) => (counts[k] ? v / counts[k] : 0)));
+  }
+  return cells.map((cell, c) => cell.map((v, k) => (counts[k] ? v / counts[k] / (c ? CHROMA_GAIN : 1) : 0)));
 }
 
 /**

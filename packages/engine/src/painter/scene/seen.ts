@@ -64,12 +64,11 @@ export function seenOf(scene: Scene, areas: AreaMap, medium: Medium): SceneSeen 
   const boxes = boxesOf(map, width, shown.length);
   const regions = new Float64Array(Math.max(...Object.values(REGION)) + 1);
   areas.nodes.forEach(({ region }, k) => (regions[region] += pixels[k + 1] / map.length));
+  const visible = areas.nodes.flatMap((node, k) => (pixels[k + 1] ? [{ node, n: pixels[k + 1] }] : []));
   const seen = shown.map((item): SeenItem => {
     const { entity, kind, what, held, first, last } = item;
     const codes = shown.flatMap((other, o) => (other.first >= first && other.last <= last ? [o + 1] : []));
-    const own = areas.nodes.flatMap((node, n) =>
-      pixels[n + 1] && node.id >= first && node.id < last ? [{ node, n: pixels[n + 1] }] : [],
-    );
+    const own = visible.filter(({ node: { id } }) => id >= first && id < last);
     return {
       entity,
       kind,
@@ -111,9 +110,12 @@ const around = (boxes: readonly (Box | undefined)[]): Box | undefined =>
 /** The boxes of the codes 1 .. count of a map. */
 function boxesOf(map: Uint8Array, width: number, count: number): (Box | undefined)[] {
   const boxes: (Box | undefined)[] = new Array<Box | undefined>(count).fill(undefined);
-  for (let i = 0; i < map.length; i++) {
+  for (let i = 0, x = 0, y = 0; i < map.length; i++, x++) {
+    if (x === width) {
+      x = 0;
+      y++;
+    }
     if (!map[i]) continue;
-    const [x, y] = [i % width, Math.floor(i / width)];
     const box = (boxes[map[i] - 1] ??= [x, y, x + 1, y + 1]);
     if (x < box[0]) box[0] = x;
     if (x >= box[2]) box[2] = x + 1;
