@@ -7,7 +7,6 @@ module.exports = {
   rootDir: `${__dirname}/..`,
   roots: ['<rootDir>/e2e/src'],
   testMatch: ['**/*.e2e.ts'],
-  testSequencer: `${__dirname}/sequencer.cjs`,
   // guards against tests that hang: machines that check differ by a factor of four
   testTimeout: 960000,
 };
