@@ -51,9 +51,10 @@ export function motifDistance(a: Picture, b: Picture): MotifDistance {
         const error = meanOf(differences(a, b, at, 3));
         if (!best || error < best.error) best = { error, at };
       }
+  const far = best!.error > HOPELESS;
   best = { ...best!, error: meanOf(differences(a, b, best!.at, 1)) };
   // between the steps it may lie better still
-  for (const step of FINER)
+  for (const step of far ? [] : FINER)
     for (const [ds, dx, dy] of NEIGHBOURS) {
       const { scale, dx: x, dy: y }: Placement = best.at;
       const at: Placement = { scale: scale + 0.01 * step * ds, dx: x + 0.5 * step * dx, dy: y + 0.5 * step * dy };
@@ -80,6 +81,9 @@ export function isSameMotif(a: Picture, b: Picture): boolean {
   const { mean, worst } = motifDistance(own, other);
   return mean < SAME.mean && worst < SAME.worst && mean < Math.max(LEAST_SPREAD, spreadOf(own)) * SAME.ofSpread;
 }
+
+/** What lies farther off than this at whole steps, OKLab, is another picture: finer ones are not tried. */
+const HOPELESS = 0.03;
 
 /** Rounds of finer steps, and the ways to go in each: another size, and aside. */
 const FINER = [1, 1, 0.5, 0.5] as const;
