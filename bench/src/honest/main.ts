@@ -15,7 +15,7 @@ const print = (text: string) => console.log(text);
 
 /** Every part by the name that --only takes. */
 const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
-  words: () => understoodWords(print),
+  words: () => understoodWords(print, values.keep),
   arrival: () => arrivals(print),
   people: () => rightPeople(print),
   doubles: () => doubles(print),

@@ -66,7 +66,7 @@ export interface ArrivalInput {
   readonly others?: Readonly<Partial<Record<'pose' | 'identity', OtherChannel | string>>>;
 }
 
-const AGREES = 'The words alone are as near to it already: there is no way to go.';
+const AGREES = 'The prompt alone is as near to it already: there is no way to go.';
 /** Layouts cost most to compare: fewer strangers do. */
 const LAYOUT_STRANGERS = 4;
 

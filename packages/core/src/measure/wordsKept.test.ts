@@ -27,7 +27,7 @@ describe('the warning about what is lost', () => {
       kind: 'lost-words',
       influences: ['b'],
       cause: '"dog" and "lantern" can hardly be found in this picture. Dotted dark lies over it most.',
-      fix: { label: 'Halve Dotted dark', changes: [{ influence: 'b', set: { weight: 0.6 } }] },
+      fix: { label: 'Halve Dotted dark’s weight', changes: [{ influence: 'b', set: { weight: 0.6 } }] },
     });
   });
 

@@ -137,7 +137,8 @@ function claimsOf(word: Word, brief: Omit<SceneBrief, 'claims' | 'unused'>, kept
   if (whole.length && word.whole) return whole;
   const own = of(said);
   if (own.length) return own;
-  const anybody = of(entities.map((_, k) => k));
+  // what ties others together is said of those whom it ties, or of nobody
+  const anybody = word.meanings.every(({ axis }) => TIES.has(axis)) ? [] : of(entities.map((_, k) => k));
   return anybody.length ? anybody : whole;
 }
 

@@ -102,6 +102,11 @@ export abstract class NounReader {
     const species = on(found, 'creature');
     if (!species) return false;
     if (this.negated) return this.refuse(`creature: ${species}`);
+    // "Brom the heron" is one heron
+    const { current } = this;
+    const named = current?.kind === 'creature' && (current.cast ?? current.name) && current.what === species;
+    if (named && !this.relation && !this.joined && this.pending.count === undefined && !found.plural)
+      return this.done();
     const draft: EntityDraft = { kind: 'creature', what: species, count: 1, garments: [], bare: [], holds: [] };
     const flock = found.plural && this.pending.count === undefined && species === 'gull' ? 5 : undefined;
     takeAdjectives(draft, this.pending, found.plural);

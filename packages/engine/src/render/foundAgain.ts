@@ -198,6 +198,12 @@ export function foundAgain(control: ItemLook, take: ItemLook): { outline: number
   return { outline, form, found: Math.sqrt(outline * form) };
 }
 
+/** How far an item is from its ground all around, on the mean, OKLab. */
+export function contrastOf({ outline }: ItemLook): number {
+  const own = outline.flatMap((v) => (v ? [lengthOf(v)] : []));
+  return own.length ? own.reduce((a, b) => a + b, 0) / own.length : 0;
+}
+
 const lengthOf = (v: readonly number[]): number => Math.hypot(v[0], v[1], v[2]);
 
 /** Rows of three channels, each less its mean. */

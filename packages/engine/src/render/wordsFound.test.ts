@@ -54,6 +54,20 @@ test('a word that stands for nothing which is seen is not looked for', async () 
   expect(wordsKept(words)).toBeUndefined();
 });
 
+test('what is so small and so like its ground that nobody finds it is told as not drawn, with all that is said of it', async () => {
+  const { words, notDrawn, understood } = await render({
+    prompt: 'a small boat far away on the open sea, storm',
+    width: 512,
+    height: 384,
+  });
+  expect(words).toEqual([]);
+  expect(understood.map(({ text }) => text)).not.toContain('far away');
+  expect(notDrawn).toHaveLength(1);
+  expect(notDrawn[0]).toMatchObject({ text: 'boat', why: expect.stringMatching(/nobody finds it/) as string });
+  const gulls = await render({ prompt: 'gulls over the pier at dawn', width: 512, height: 384 });
+  expect(gulls.words.map(({ text }) => text)).toEqual(['gulls']);
+});
+
 test('a camera that looks at a part says nothing of where things stand in the whole', async () => {
   const camera = { from: { x: 0.5, y: 0.5, size: 1 }, to: { x: 0.5, y: 0.5, size: 0.6 } };
   const { words } = await render({ prompt: 'a fox in the meadow', frame: { at: 1, camera } as never });

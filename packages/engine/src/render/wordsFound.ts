@@ -1,7 +1,7 @@
 import type { Claim, FoundWord, NotDrawn, Picture, UnderstoodSpan } from '@urbild/core';
 import { isSeen, witnessed } from '../painter/witness';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
-import { foundAgain, looksOf } from './foundAgain';
+import { contrastOf, foundAgain, looksOf } from './foundAgain';
 import type { Pass } from './pass';
 
 /** What became of the words of a picture. */
@@ -19,8 +19,16 @@ export function wordsFound(
   { brief, seen, looks }: Pick<Pass, 'brief' | 'seen' | 'looks'>,
   finished: Picture,
 ): WordsFound {
-  const { drawn, notDrawn } = witnessed(brief, seen);
-  const missing = new Set(notDrawn.map(({ start }) => start));
+  const heard = witnessed(brief, seen);
+  const faint = heard.drawn.filter((claim) => isFaint(claim, seen, looks));
+  const drawn = heard.drawn.filter(({ entity }) => !faint.some((f) => f.entity === entity));
+  const notDrawn = [
+    ...heard.notDrawn,
+    ...faint.map(({ axis, value, entity: _, ...span }) => ({ ...span, means: `${axis}: ${value}`, why: FAINT })),
+  ].sort((a, b) => a.start - b.start);
+  // what is said of somebody whom nobody finds is not seen either
+  const unseen = heard.drawn.filter(({ entity }) => faint.some((f) => f.entity === entity));
+  const missing = new Set([...notDrawn, ...unseen].map(({ start }) => start));
   const now = looksOf(seen, finished);
   const found = drawn.flatMap((claim): FoundWord[] => {
     const items = itemsOf(claim, seen);
@@ -34,6 +42,24 @@ export function wordsFound(
     return [{ start, end, text, means: `${axis}: ${value}`, found: mean, box: boxAround(items, seen) }];
   });
   return { understood: brief.understood.filter(({ start }) => !missing.has(start)), notDrawn, found };
+}
+
+/** What is smaller than this part of the picture and nearer to its ground than that (OKLab) is there, and nobody finds it. */
+const FINDABLE = { part: 0.001, contrast: 0.06 } as const;
+const FAINT = 'It is so small and so like what is behind it that nobody finds it: ask for it nearer.';
+
+/** A word whose items are all drawn and cannot be made out. */
+function isFaint(claim: Claim, seen: SceneSeen, looks: Pass['looks']): boolean {
+  const items = itemsOf(claim, seen);
+  const area = seen.width * seen.height;
+  return (
+    items.length > 0 &&
+    items.every((k) => {
+      const look = looks[k];
+      const small = seen.items[k].pixels < FINDABLE.part * area;
+      return small && (!look || contrastOf(look) < FINDABLE.contrast);
+    })
+  );
 }
 
 /** How much of what is around an item is shown with it, in parts of its longer side. */

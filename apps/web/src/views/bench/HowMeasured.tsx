@@ -104,7 +104,7 @@ export function WordPictures({ take }: { take: Take }) {
         ))}
       </ul>
       <p className="mt-2 text-sm">
-        How well each can still be found where it stands: on the left as the words alone draw it, which is 100 %.
+        How well each can still be found where it stands: on the left as the prompt alone draws it, which is 100 %.
       </p>
     </>
   );

@@ -131,7 +131,7 @@ function Reading({ name, hue, value, channels, pictures, parts: told = [] }: Rea
           style={{ width: `${Math.max(0, value ?? 0) * 100}%`, background: HUES[hue] }}
         />
       </div>
-      {(parts.length > 1 || channels?.judged.length) && (
+      {(parts.length > 1 || !!channels?.judged.length) && (
         <div className="figures mt-0.5 text-xs text-muted">{parts.join(' · ')}</div>
       )}
       {value === undefined &&

@@ -136,6 +136,12 @@ describe('readings', () => {
     expect(screen.queryByRole('img', { name: /boat/ })).not.toBeInTheDocument();
   });
 
+  test('one channel judged on the whole picture needs no line of its own, and leaves nothing behind', () => {
+    const take = aTake({ arrivals: [anArrival({ overall: 0.3, colour: 0.3 })] });
+    show(<Readings take={take} lookup={lookup} warnings={[]} onFix={() => undefined} />);
+    expect(screen.getByTestId('reading')).toHaveTextContent(/^Carved quay30 %$/);
+  });
+
   test('open the pictures that were compared', async () => {
     const control = { id: 'c', thumbnailUrl: '/control' };
     const take = aTake({ control, thumbnailUrl: '/small/t' });

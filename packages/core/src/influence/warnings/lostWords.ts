@@ -29,7 +29,7 @@ export function lostWords(
       influences: [strongest.id],
       cause: `${cause} ${names[strongest.id] ?? strongest.id} lies over it most.`,
       fix: {
-        label: `Halve ${names[strongest.id] ?? strongest.id}`,
+        label: `Halve ${names[strongest.id] ?? strongest.id}’s weight`,
         changes: [{ influence: strongest.id, set: { weight: strongest.weight / 2 } }],
       },
     },

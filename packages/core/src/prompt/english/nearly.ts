@@ -87,8 +87,11 @@ const LESS: Readonly<Record<string, Readonly<Record<string, readonly [drawn: str
     storm: ['dark clouds and rain', ['thunder', 'lightning', 'thunderstorm']],
   },
   camera: {
-    above: ['a high horizon', ['looking down on', "bird's eye view", 'birds eye view']],
-    below: ['a low horizon', ["worm's eye view", 'worms eye view']],
+    above: [
+      'a high horizon',
+      ['from above', 'high view', 'seen from a height', 'looking down on', "bird's eye view", 'birds eye view'],
+    ],
+    below: ['a low horizon', ['from below', 'low view', 'from the ground', "worm's eye view", 'worms eye view']],
   },
   thing: {
     boat: ['a boat', ['canoe', 'raft']],

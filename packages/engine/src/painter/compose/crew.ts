@@ -77,7 +77,8 @@ export function paintCrew(
       },
     });
   scene.group({ y, sway: 2, tint: 0.36, alpha: 0.7 }, () =>
-    boat ? scene.item({ entity: boat.entity, kind: 'thing', what: 'boat' }, paintBoat) : paintBoat(),
+    // a boat that nobody named carries them all the same
+    scene.item({ entity: boat?.entity ?? -1, kind: 'thing', what: 'boat' }, paintBoat),
   );
   ripples(scene, at.horizon, y - 4 * u, y + 12 * u, 30, {
     centre: x / scene.width,

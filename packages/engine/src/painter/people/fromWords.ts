@@ -5,7 +5,8 @@ import { HATS, OVERS, type HairStyle, type HatKind, type OverKind, type Person, 
 
 const isOne = (list: readonly string[], word: string): boolean => list.includes(word);
 
-const SKINS: Readonly<Record<'dark' | 'brown' | 'pale', Lch>> = {
+/** Colours of skin by the words for it. */
+export const SKINS: Readonly<Record<'dark' | 'brown' | 'pale', Lch>> = {
   dark: [0.48, 0.08, 48],
   brown: [0.68, 0.09, 54],
   pale: [0.88, 0.055, 60],
@@ -55,6 +56,9 @@ export function personFrom(brief: PersonBrief, nth = 0): Person {
   const base = brief.cast && brief.cast !== 'Brom' ? CAST[brief.cast] : invented(brief, nth);
   return dressed(described(base, brief), brief, nth);
 }
+
+/** A named colour as eyes have it: never so light, nor so strong. */
+export const eyeColour = ([L, C, h]: Lch): Lch => [Math.min(0.6, L), C * 0.75, h];
 
 /** The traits that the words name. */
 function described(base: Person, b: PersonBrief): Person {
@@ -111,8 +115,7 @@ function described(base: Person, b: PersonBrief): Person {
   if (b.freckles) p = { ...p, freckles: true };
   if (b.glasses) p = { ...p, glasses: p.glasses ?? [0.3, 0.05, 40] };
   if (b.earring) p = { ...p, earring: [0.8, 0.13, 85] };
-  if (b.eyes)
-    p = { ...p, eyes: { ...p.eyes, colour: [Math.min(0.6, b.eyes.lch[0]), b.eyes.lch[1] * 0.75, b.eyes.lch[2]] } };
+  if (b.eyes) p = { ...p, eyes: { ...p.eyes, colour: eyeColour(b.eyes.lch) } };
   if (bare.has('beard')) p = { ...p, beard: undefined };
   if (bare.has('glasses')) p = { ...p, glasses: undefined };
   if (bare.has('satchel')) p = { ...p, satchel: undefined };

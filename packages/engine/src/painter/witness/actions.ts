@@ -70,7 +70,8 @@ const BODY: Partial<Record<Action, (f: FigureRecord) => Testimony>> = {
   carry: () => true,
   sleep: (f) => f.drawn?.asleep || OTHERWISE,
   lean: drawnAs('lean'),
-  'look up': drawnAs('look up'),
+  // the head rolls by a few degrees, which nobody sees
+  'look up': () => 'The head is turned up too little to be seen.',
 };
 
 /** Everybody does what the words say, and holds or has what it needs. */
@@ -96,11 +97,25 @@ function needs(one: Case, e: PersonBrief, action: Action): Testimony {
     case 'hold':
     case 'carry':
       return held || 'Nothing to hold is named, or it cannot be seen.';
+    case 'row':
+    case 'pole':
+      return isAboard(one) || 'Nobody is in a boat here: this place has no water for one.';
     case 'lean':
       return leansOn(one) || 'There is nothing beside them to lean on: name it ("leaning on a fence").';
     default:
       return true;
   }
+}
+
+/** Everybody sits or stands in a boat: hips above it, between its ends. */
+function isAboard({ figures, seen }: Case): boolean {
+  const boats = seen.items.filter((i) => i.what === 'boat' && i.box);
+  return figures.every(({ joints: { hips }, head }) =>
+    boats.some(({ box }) => {
+      const [left, top, right, bottom] = box!;
+      return hips && hips[0] > left && hips[0] < right && hips[1] > top - 3 * head && hips[1] < bottom + 0.2 * head;
+    }),
+  );
 }
 
 /** A hand lies on something that stands there. */

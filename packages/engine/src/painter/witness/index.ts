@@ -1,7 +1,7 @@
 import type { Claim, NotDrawn, SceneBrief } from '@urbild/core';
 import type { SceneSeen } from '../scene/seen';
 import { isDone } from './actions';
-import { hasFeature, isBuilt, isColoured, isExpressed, isPatterned, isTurned, isWorn } from './people';
+import { hasFeature, hasSkin, isBuilt, isColoured, isExpressed, isPatterned, isTurned, isWorn } from './people';
 import type { Case, Witness } from './scene';
 import { isAtDistance, isCounted, isOnSide, isRelated, isSized, isThere } from './things';
 import { isAbsent, isFramed, isIn, isLit, isPlace, isSeason, isSeenFrom, isTime, isWeather } from './whole';
@@ -19,7 +19,7 @@ const WITNESSES: Readonly<Record<string, Witness>> = {
   relation: isRelated,
   age: isThere,
   build: isBuilt,
-  skin: isThere,
+  skin: hasSkin,
   feature: hasFeature,
   'hair colour': isColoured,
   colour: isColoured,

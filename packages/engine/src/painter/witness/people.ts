@@ -1,10 +1,11 @@
-import { COLOUR_VALUES, type CreatureBrief, type Lch, type PersonBrief } from '@urbild/core';
+import { COLOUR_VALUES, colourDistance, type CreatureBrief, type Lch, type PersonBrief } from '@urbild/core';
+import { eyeColour, SKINS } from '../people/fromWords';
 import { HAIR_COLOURS } from '../people/invented';
 import { HATS } from '../people/person';
 import type { DrawnPerson, FigureRecord } from '../scene/figureRecord';
 import { REGION } from '../scene/region';
 import type { SeenItem } from '../scene/seen';
-import { headPart, partIn, seenItems, type Case, type Testimony, type Witness } from './scene';
+import { headPart, partIn, SAME_COLOUR, seenItems, type Case, type Testimony, type Witness } from './scene';
 
 /** Heads lower than this part of the picture have no features that anybody sees. */
 const LEGIBLE_HEAD = 0.05;
@@ -100,8 +101,10 @@ function wears({ person: p }: DrawnPerson, kind: string): boolean {
 /** A garment is worn, and some of it can be seen. */
 export const isWorn: Witness = (one) => {
   const { value } = one.claim;
-  if (one.entity?.kind === 'creature')
-    return value === 'scarf' || value === 'shawl' ? true : 'Creatures wear scarves, nothing else.';
+  if (one.entity?.kind === 'creature') {
+    const cloth = seenItems(one).every((i) => i.colours.some(({ region }) => region === REGION.garment));
+    return cloth || 'This creature is drawn without it: some wear scarves, none wears anything else.';
+  }
   const legs = one.figures.some((f) => f.joints['near knee'] && f.joints['near knee'][1] < one.seen.height);
   if (BELOW.has(value) && !legs) return CUT_OFF;
   return everybody(one, (drawn) => wears(drawn, value) || OTHERWISE);
@@ -142,7 +145,13 @@ export const isTurned: Witness = (one) => {
   return (one.figures.length > 0 && !wrong) || 'They are drawn from another side.';
 };
 
-/** Build and skin as they are drawn. */
+/** Skin of the named colour. */
+export const hasSkin: Witness = (one) => {
+  const wanted = SKINS[one.claim.value as keyof typeof SKINS];
+  return everybody(one, ({ person }) => colourDistance(person.skin, wanted) < SAME_COLOUR || OTHERWISE);
+};
+
+/** Build as it is drawn. */
 export const isBuilt: Witness = (one) =>
   everybody(one, ({ person }) => (one.claim.value === 'thin' ? person.girth < 1 : person.girth > 1) || OTHERWISE);
 
@@ -193,10 +202,11 @@ function coloursOfPerson(one: Case, e: PersonBrief, items: readonly SeenItem[]):
   const { value } = one.claim;
   const isHair = one.claim.axis === 'hair colour';
   const parts = colouredParts(e, value).filter(({ what }) => !isHair || what === 'hair');
-  if (!parts.length)
-    return e.eyes && onFace(() => true)(one) !== true
-      ? onFace(() => true)(one)
-      : !!e.eyes || 'Nothing of theirs has it.';
+  if (!parts.length) {
+    const { eyes } = e;
+    if (!eyes) return 'Nothing of theirs has it.';
+    return onFace(({ person }) => colourDistance(person.eyes.colour, eyeColour(eyes.lch)) < SAME_COLOUR)(one);
+  }
   for (const { lch, regions, what } of parts) {
     if (BELOW.has(what) && !one.figures.some((f) => f.joints['near knee'])) return CUT_OFF;
     const bald = what === 'hair' && drawnOf(one).some(({ person }) => person.hat && HATS_COVER.has(person.hat.kind));

@@ -22,7 +22,7 @@ export type Witness = (one: Case) => Testimony;
 /** Less than this part of the picture is nothing that anybody would find. */
 const LEAST_SEEN = 0.0002;
 /** A colour is the named one within this distance in OKLab: the painter shades, and no two names are nearer. */
-const SAME_COLOUR = 0.13;
+export const SAME_COLOUR = 0.13;
 
 /** True for an item of which enough can be seen. */
 export const isSeen = ({ seen }: Pick<Case, 'seen'>, item: SeenItem): boolean =>

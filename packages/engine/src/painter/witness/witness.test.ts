@@ -45,7 +45,6 @@ describe('what is said and drawn has its witness', () => {
     'a boy flying a kite on the beach',
     'Ilse poles the punt in the reed channel',
     'a man rows a boat on the open sea, rain',
-    'the stilt village from above',
     'Marek carries a sack on the dyke',
     'a girl in a striped jumper with glasses, half figure',
   ])('%s', (prompt) => {
@@ -72,8 +71,11 @@ describe('what is said and not drawn is told, with a reason that one can act on'
     ['a man flying over the sea', 'flying', /People are not drawn/],
     ['wide view of the marsh, a girl with freckles', 'freckles', /too small/],
     ['a girl from behind with freckles, half figure', 'freckles', /turned away/],
-    ['portrait of a girl, from above', 'from above', /usual height/],
-    ['a heron in a coat', 'coat', /scarves/],
+    ['the stilt village from above', 'from above', /high horizon/],
+    ['a boy looking up, portrait', 'looking up', /too little/],
+    ['Ilse rows in the village street', 'rows', /no water/],
+    ['a mouse in a scarf', 'scarf', /drawn without it/],
+    ['a fox in a coat', 'coat', /scarves/],
     ['the open sea in autumn', 'autumn', /changes with the season/],
   ])('%s: %s', (prompt, text, why) => {
     const { not, drawn } = hear(prompt);
@@ -103,6 +105,13 @@ describe('what is said and not drawn is told, with a reason that one can act on'
       ['linocut', 'Another medium is chosen for the mix.'],
     ]);
   });
+});
+
+test('a name and its kind are one: Brom the heron is no second heron', () => {
+  const { brief, seen } = hear('Brom the heron with a red scarf stands in the shallows');
+  expect(brief.entities).toHaveLength(1);
+  expect(seen.items.filter((i) => i.kind === 'creature')).toHaveLength(1);
+  expect(hear('Brom and a heron in the marsh').brief.entities).toHaveLength(2);
 });
 
 test('nobody appears who was not named, and nobody twice', () => {
