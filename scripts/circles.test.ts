@@ -1,19 +1,6 @@
 /** No file imports itself by way of others: whoever reads one can stop somewhere. Imports of types count too. */
-import { existsSync, readdirSync, readFileSync } from 'fs';
 import path from 'path';
-import ts from 'typescript';
-
-const root = path.resolve(__dirname, '..');
-
-/** The files of a workspace that a file imports. */
-function importsOf(file: string): string[] {
-  const { importedFiles } = ts.preProcessFile(readFileSync(file, 'utf8'), true, true);
-  return importedFiles.flatMap(({ fileName }) => {
-    if (!fileName.startsWith('.')) return [];
-    const base = path.resolve(path.dirname(file), fileName);
-    return [`${base}.ts`, `${base}.tsx`, path.join(base, 'index.ts')].filter((f) => existsSync(f)).slice(0, 1);
-  });
-}
+import { importsOf, root, sourcesOf } from './importsOf';
 
 /** Sets of files that reach each other: Tarjan, "Depth-first search and linear graph algorithms" (1972). */
 function circlesOf(files: readonly string[]): string[][] {
@@ -38,9 +25,7 @@ function circlesOf(files: readonly string[]): string[][] {
 }
 
 test.each(['packages/core', 'packages/engine', 'apps/server', 'apps/web', 'bench', 'e2e'])('%s', (workspace) => {
-  const files = readdirSync(path.join(root, workspace, 'src'), { recursive: true, encoding: 'utf8' })
-    .filter((f) => /\.tsx?$/.test(f) && !f.includes('.tmp.'))
-    .map((f) => path.join(root, workspace, 'src', f));
+  const files = sourcesOf(workspace);
   expect(files.length).toBeGreaterThan(5);
   expect(circlesOf(files)).toEqual([]);
 });

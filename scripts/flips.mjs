@@ -2,10 +2,10 @@
  * What the tests are worth: changes lines of the code one at a time - a condition, a number, a call that is left out - and runs the
  * tests that stand on the changed file. A change that no test minds is printed.
  *
- *     node scripts/flips.mjs [--seed 1] [--count 40] [--only packages/core] [--browser]
+ *     node scripts/flips.mjs [--seed 1] [--count 40] [--from 1] [--only packages/core] [--browser]
  *
- * Works in a copy of the tree. With --browser, what no unit test minds is built and tried by the browser's tests too. Not part of
- * ./check: it takes an hour or two.
+ * Works in a copy of the tree. With --from a run that was cut off goes on at a change, by its number. With --browser, what no unit test
+ * minds is built and tried by the browser's tests too. Not part of ./check: it takes an hour or two.
  */
 import { execFileSync, spawnSync } from 'node:child_process';
 import {
@@ -31,6 +31,7 @@ const { values: said } = parseArgs({
   options: {
     seed: { type: 'string', default: '1' },
     count: { type: 'string', default: '40' },
+    from: { type: 'string', default: '1' },
     only: { type: 'string', default: '' },
     browser: { type: 'boolean', default: false },
   },
@@ -136,42 +137,61 @@ function copied() {
 }
 
 const copy = copied();
-const node = (...args) =>
-  spawnSync(process.execPath, args, { cwd: copy, stdio: 'ignore', timeout: 3_600_000 }).status !== 0;
+const run = (...args) =>
+  spawnSync(process.execPath, args, {
+    cwd: copy,
+    stdio: ['ignore', 'ignore', 'pipe'],
+    encoding: 'utf8',
+    maxBuffer: 256 * 1024 * 1024,
+    timeout: 3_600_000,
+  });
 const jest = path.join('node_modules', 'jest', 'bin', 'jest.js');
+
+/** Runs Jest; returns the first suite that failed, with the name of its first failing test. Undefined where all pass. */
+function failureOf(...args) {
+  const { status, stderr } = run(jest, '--colors=false', ...args);
+  if (status === 0) return undefined;
+  const suite = /^FAIL (?:\S+ )?(\S+\.(?:test|e2e)\.tsx?)/m.exec(stderr)?.[1] ?? '';
+  return { suite, test: /^ {2}● (.+)$/m.exec(stderr)?.[1] ?? 'the run ended without a result' };
+}
+
 /** What is tried for a change, in this order: the tests beside the file, the frozen pictures, all tests that stand on it. */
 function trials(file) {
   const beside = path.dirname(file).replaceAll('/', '[\\\\/]');
   return [
-    ['beside', jest, '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`],
+    ['beside', '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`],
     ...(/packages\/(engine|core)\//.test(file)
-      ? [['pictures', jest, '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']]
+      ? [['pictures', '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']]
       : []),
-    ['elsewhere', jest, '--bail', '--passWithNoTests', '--findRelatedTests', file],
+    ['elsewhere', '--bail', '--passWithNoTests', '--findRelatedTests', file],
   ];
 }
 
-/** The first trial that fails; undefined where none does. */
+/** The first trial that fails, with the suite and the test that did; undefined where none does. */
 function minded({ file }) {
-  const failing = trials(file).find(([, ...args]) => node(...args));
-  if (failing || !said.browser || !/apps\//.test(file)) return failing;
-  if (node('scripts/build.mjs')) return ['build', 'scripts/build.mjs'];
-  const browser = [jest, '--config', 'e2e/jest.config.cjs', '--runInBand', '--bail'];
-  return node(...browser) ? ['browser', ...browser] : undefined;
+  for (const [where, ...args] of trials(file)) {
+    const failure = failureOf(...args);
+    if (failure) return { where, ...failure };
+  }
+  if (!said.browser || !/apps\//.test(file)) return undefined;
+  if (run('scripts/build.mjs').status) return { where: 'build', suite: '', test: 'the build' };
+  const failure = failureOf('--config', 'e2e/jest.config.cjs', '--runInBand', '--bail');
+  return failure && { where: 'browser', ...failure };
 }
 
 const sound = new Map();
-/** A trial that fails without any change says nothing: then the copy, or a test, is broken. */
-function assertSound([name, ...args]) {
-  const key = args.join(' ');
-  if (!sound.has(key)) sound.set(key, !node(...args));
-  if (sound.get(key)) return;
-  console.error(`The trial "${name}" fails without a change: ${key}`);
+/** A suite that fails without any change says nothing: then the copy, or a test, is broken. */
+function assertSound({ where, suite }) {
+  if (!suite || where === 'browser') return;
+  if (!sound.has(suite)) sound.set(suite, !failureOf('--runTestsByPath', suite));
+  if (sound.get(suite)) return;
+  console.error(`${suite} fails without a change`);
   process.exit(2);
 }
 
 let caught = 0;
-const all = chosen(Number(said.count));
+const first = Number(said.from);
+const all = chosen(Number(said.count)).slice(first - 1);
 for (const [k, change] of all.entries()) {
   const { file, line, kind, was, by, start, end } = change;
   const at = path.join(copy, file);
@@ -183,11 +203,10 @@ for (const [k, change] of all.entries()) {
     assertSound(failing);
     caught++;
   }
-  const where = failing?.[0];
   const short = was.replace(/\s+/g, ' ').slice(0, 70);
-  console.log(
-    `${String(k + 1).padStart(3)} ${where ? `caught ${where}` : 'NOT MINDED'}  ${file}:${line}  ${kind}: ${short} -> ${by}`,
-  );
+  const verdict = failing ? `caught ${failing.where}` : 'NOT MINDED';
+  console.log(`${String(k + first).padStart(3)} ${verdict}  ${file}:${line}  ${kind}: ${short} -> ${by}`);
+  if (failing) console.log(`      by ${failing.suite}: ${failing.test}`);
 }
 rmSync(copy, { recursive: true, force: true });
 console.log(`\n${caught} of ${all.length} changes were minded by a test (wanted: ${Math.ceil(all.length * 0.85)})`);

@@ -184,7 +184,7 @@ describe('test strips', () => {
     const control = await browser.find('img[alt="Control"]');
     expect(await control.isDisplayed()).toBe(true);
     await (await browser.all('[data-testid="cell"]'))[3].click();
-    await (await browser.button('Adopt')).click();
+    await (await browser.buttonFrom('Adopt')).click();
     await browser.find('section[aria-label="Course"]');
     expect((await mix()).influences[0]).toMatchObject({ weight: 0.9, on: true });
     await (await browser.button('Undo')).click();
@@ -192,7 +192,7 @@ describe('test strips', () => {
 
   test('leave one out: the whole mix and a cell without each of its influences', async () => {
     await go(`/bench/${mixId}/strips`);
-    await (await browser.button('Leave one out')).click();
+    await (await browser.buttonFrom('Leave one out')).click();
     await browser.until('the strip', async () =>
       (await (await browser.find('section[aria-label="leave one out"]')).getText()).includes('the whole mix'),
     );
@@ -219,7 +219,7 @@ describe('test strips', () => {
     await (await browser.button('Keep the marked words')).click();
     await browser.find('button[aria-label="Forget the phrase Tove on the quay with a heron"]');
     expect(await faultsOfAccess(browser)).toEqual([]);
-    await (await browser.button('Draw both')).click();
+    await (await browser.buttonFrom('Draw both')).click();
     await browser.find('section[aria-label="plain and richer words"]');
     await browser.until('both drafts', async () => (await cells('done')).length === 2, 120);
     expect((await mix()).prompt).toBe('Tove on the quay with a heron');
@@ -251,7 +251,7 @@ describe('find the weights', () => {
     const [solve] = await studio.get<{ best: number; path: { weights: { influence: string; weight: number }[] }[] }[]>(
       `/solves?mixId=${mixId}`,
     );
-    await (await browser.button('Adopt')).click();
+    await (await browser.buttonFrom('Adopt')).click();
     await saved();
     const wanted = solve.path[solve.best].weights[0];
     await browser.until(

@@ -73,16 +73,20 @@ export class Browser {
     );
   }
 
-  /** A button by its visible text or its label. */
-  async button(text: string): Promise<WebElement> {
+  /** A button whose visible text or whose label is exactly `text`: a part of it could be found in others, too. */
+  button(text: string): Promise<WebElement> {
     const literal = JSON.stringify(text);
-    return this.driver.wait(
-      until.elementLocated(
-        By.xpath(`//button[contains(normalize-space(.), ${literal}) or contains(@aria-label, ${literal})]`),
-      ),
-      15_000,
-      `no button ${text}`,
-    );
+    return this.buttonThat(`normalize-space(.)=${literal} or @aria-label=${literal}`, text);
+  }
+
+  /** A button whose visible text or label begins with `text`, where what follows is a name or a number. */
+  buttonFrom(text: string): Promise<WebElement> {
+    const literal = JSON.stringify(text);
+    return this.buttonThat(`starts-with(normalize-space(.), ${literal}) or starts-with(@aria-label, ${literal})`, text);
+  }
+
+  private async buttonThat(condition: string, text: string): Promise<WebElement> {
+    return this.driver.wait(until.elementLocated(By.xpath(`//button[${condition}]`)), 15_000, `no button ${text}`);
   }
 
   async screenshot(file: string): Promise<void> {

@@ -187,7 +187,7 @@ describe('from a strange picture to a series', () => {
 
   test('a series over the mix is rendered, and everything is there after a reload', async () => {
     await go('/series');
-    await (await browser.button('Begin a series over')).click();
+    await (await browser.buttonFrom('Begin a series over')).click();
     await (await browser.button('Duplicate the shot')).click();
     await browser.until('two shots', async () => (await browser.all('ul[aria-label="Shots"] > li')).length === 2);
     await (await browser.button('Render what changed (2)')).click();

@@ -305,7 +305,7 @@ test('a look is made of a selection, has a map and a sample, and is weighed; a c
   const [name, words] = await browser.all('[role=dialog] input');
   await name.sendKeys('Wenna');
   await words.sendKeys('an old woman with white hair in a bun and a green coat');
-  await (await browser.button('Paint four')).click();
+  await (await browser.button('Paint four from the description')).click();
   await browser.until('four candidates', async () => (await browser.all('[role=dialog] li img')).length === 4, 60);
   await (await browser.button('This is Wenna')).click();
   await browser.until(

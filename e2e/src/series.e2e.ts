@@ -100,7 +100,7 @@ const fromMenu = async (item: string) => {
 
 test('six lines become six shots over a mix', async () => {
   await browser.driver.get(`${studio.url}/series`);
-  await (await browser.button('Begin a series')).click();
+  await (await browser.buttonFrom('Begin a series')).click();
   await (await browser.button('Add shots')).click();
   await (await browser.find('textarea[aria-label="Shots as text"]')).sendKeys(LINES.join('\n'));
   await browser.until(

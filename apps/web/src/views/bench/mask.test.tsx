@@ -1,0 +1,97 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { sendMask } from '../../api/trials';
+import { drawableCanvases, pixelsOn } from '../../test/canvas';
+import { aTake, show } from '../../test/page';
+import { MaskPainter } from './MaskPainter';
+
+jest.mock('../../api/trials', () => ({ ...jest.requireActual<object>('../../api/trials'), sendMask: jest.fn() }));
+const sent = jest.mocked(sendMask);
+
+beforeEach(() => {
+  sent.mockReset().mockResolvedValue({ content: 'c'.repeat(64), url: '/mask', covers: 0.1 });
+  drawableCanvases();
+  jest.spyOn(HTMLCanvasElement.prototype, 'toBlob').mockImplementation(function (this: HTMLCanvasElement, done) {
+    // the mask that was made, for the test to look at
+    done(Object.assign(new Blob([]), { grey: { data: pixelsOn(this), width: this.width, height: this.height } }));
+  });
+});
+
+function painter(fields: object = {}) {
+  const on = { onSave: jest.fn(), onClear: jest.fn(), onClose: jest.fn() };
+  const take = aTake({ figures: [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }] as never });
+  show(
+    <MaskPainter title="Where Ilse acts" take={take} aspect={1.5} mask={undefined} hue="#c03a2b" {...on} {...fields} />,
+  );
+  const sheet = screen.getByTestId('mask-canvas');
+  jest.spyOn(sheet.querySelector('canvas')!, 'getBoundingClientRect').mockReturnValue({
+    ...{ left: 0, top: 0, width: 300, height: 200 },
+  } as DOMRect);
+  return { ...on, sheet };
+}
+/** The grey mask that was sent last: its size, px, and how bright it is at a place, 0..255. */
+function sentMask() {
+  const { data, width, height } = (sent.mock.lastCall![0] as Blob & { grey: ImageData }).grey;
+  return {
+    size: [width, height],
+    at: (x: number, y: number) => data[(Math.floor(y * height) * width + Math.floor(x * width)) * 4],
+  };
+}
+const keep = () => userEvent.click(screen.getByRole('button', { name: 'Use this mask' }));
+const drag = (sheet: HTMLElement, from: readonly [number, number], to: readonly [number, number]) => {
+  const mouse = (type: string, [clientX, clientY]: readonly [number, number]) =>
+    fireEvent(sheet, new MouseEvent(type, { bubbles: true, clientX, clientY }));
+  mouse('pointerdown', from);
+  mouse('pointermove', to);
+  mouse('pointerup', to);
+};
+
+test('a stroke becomes a grey mask: white where it went, black elsewhere', async () => {
+  const { sheet, onSave, onClose } = painter();
+  drag(sheet, [60, 100], [240, 100]);
+  await keep();
+  await waitFor(() => expect(onSave).toHaveBeenCalledWith({ content: 'c'.repeat(64), invert: false, feather: 0.01 }));
+  const mask = sentMask();
+  expect(mask.size).toEqual([512, 341]);
+  expect([mask.at(0.5, 0.5), mask.at(0.5, 0.1), mask.at(0.05, 0.5)]).toEqual([255, 0, 0]);
+  expect(onClose).toHaveBeenCalled();
+});
+
+test('keys paint too: the brush is moved by arrows while space is held', async () => {
+  const { sheet } = painter();
+  fireEvent.keyDown(sheet, { key: ' ' });
+  for (let k = 0; k < 8; k++) fireEvent.keyDown(sheet, { key: 'ArrowRight' });
+  fireEvent.keyUp(sheet, { key: ' ' });
+  for (let k = 0; k < 30; k++) fireEvent.keyDown(sheet, { key: 'ArrowDown' });
+  await keep();
+  const mask = sentMask();
+  expect(mask.at(0.5, 0.5)).toBe(255);
+  expect(mask.at(0.5, 0.95)).toBe(0);
+});
+
+test('the eraser takes away, undo brings it back', async () => {
+  const { sheet } = painter();
+  await userEvent.click(screen.getByRole('button', { name: 'All of it' }));
+  fireEvent.keyDown(sheet, { key: 'e' });
+  drag(sheet, [150, 100], [150, 100]);
+  fireEvent.keyDown(sheet, { key: 'z', ctrlKey: true });
+  await keep();
+  expect(sentMask().at(0.5, 0.5)).toBe(255);
+});
+
+test('a mask that cannot be kept is told, and the painter stays open', async () => {
+  const { sheet, onSave, onClose } = painter();
+  sent.mockRejectedValue(new Error('The disk is full.'));
+  drag(sheet, [60, 100], [240, 100]);
+  await keep();
+  expect(await screen.findByText('The disk is full.')).toBeVisible();
+  expect(onSave).not.toHaveBeenCalled();
+  expect(onClose).not.toHaveBeenCalled();
+});
+
+test('a mask that was there can be taken away', async () => {
+  const { onClear, onClose } = painter({ mask: { content: 'd'.repeat(64), invert: false, feather: 0.01 } });
+  await userEvent.click(screen.getByRole('button', { name: 'Take the mask away' }));
+  expect(onClear).toHaveBeenCalled();
+  expect(onClose).toHaveBeenCalled();
+});
