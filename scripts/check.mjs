@@ -9,12 +9,14 @@ const bin = (name) => path.join('node_modules', name);
 const workers = String(Math.min(2, os.availableParallelism()));
 /** What needs one core each: two rows of steps beside each other. */
 const quick = [
-  [{ name: 'types', args: ['scripts/types.mjs'] }],
+  [
+    { name: 'types', args: ['scripts/types.mjs'] },
+    { name: 'kernels', args: ['scripts/checkKernels.mjs'] },
+    { name: 'notices', args: ['scripts/notices.mjs', '--check'] },
+  ],
   [
     { name: 'lint', args: [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'] },
     { name: 'format', args: [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'] },
-    { name: 'kernels', args: ['scripts/checkKernels.mjs'] },
-    { name: 'notices', args: ['scripts/notices.mjs', '--check'] },
   ],
 ];
 const jest = bin('jest/bin/jest.js');

@@ -221,7 +221,7 @@ describe('what names a blob', () => {
     ).body as { id: string; shots: { id: string; version: number }[] };
     const [shot] = series.shots;
     await studio.ask.patch(`/api/v1/shots/${shot.id}`).send({ version: shot.version, own }).expect(200);
-    await studio.ask.post('/api/v1/takes').send({ mixId: mix.id, quality: 'proof' }).expect(201);
+    await studio.ask.post('/api/v1/takes').send({ mixId: mix.id, quality: 'draft' }).expect(201);
     await studio.ask
       .post(`/api/v1/series/${series.id}/shots/${shot.id}/tries`)
       .send({ label: 'nearer', plan: { prompt: 'Ilse, half figure', seed: 3, own } })
@@ -235,14 +235,19 @@ describe('what names a blob', () => {
         shotIds: [shot.id],
       })
       .expect(201);
-    await studio.ask
-      .post('/api/v1/solves')
-      .send({ mixId: mix.id, targets: [{ influence: 'a', arrival: 0.5 }], seriesId: series.id, shotIds: [shot.id] })
-      .expect(201);
+    const solve = (
+      await studio.ask
+        .post('/api/v1/solves')
+        .send({ mixId: mix.id, targets: [{ influence: 'a', arrival: 0.5 }], seriesId: series.id, shotIds: [shot.id] })
+        .expect(201)
+    ).body as { id: string };
+    await studio.ask.post(`/api/v1/solves/${solve.id}/stop`).expect(200);
     await studio.ask
       .post(`/api/v1/series/${series.id}/sequences`)
       .send({ name: 'Q', shotId: shot.id, frames: 8, move: { across: 0.3 } })
       .expect(201);
+    // what is asked for is written down at once; pictures of one take are enough
+    await studio.ask.post(`/api/v1/series/${series.id}/stop`).expect(200);
     await studio.jobs.idle();
 
     const orm = studio.app.get(MikroORM);
