@@ -174,7 +174,10 @@ export interface Prepared {
 export interface PlantedFigures {
   readonly named: number;
   readonly rightCause: number;
+  /** Brought back by the first remedy. */
   readonly mended: number;
+  /** Brought back by a remedy that was tried: those are offered. */
+  readonly offered: number;
   readonly falseAlarms: number;
   /** Shots that were not spoiled. */
   readonly sound: number;
@@ -187,6 +190,7 @@ export async function plantedIn({ rig, series, looks, people, contrary }: Prepar
   let named = 0;
   let rightCause = 0;
   let mended = 0;
+  let offered = 0;
   let falseAlarms = 0;
   const notes: string[] = [];
   for (let s = 0; s < series; s++) {
@@ -222,10 +226,12 @@ export async function plantedIn({ rig, series, looks, people, contrary }: Prepar
     named++;
     if (spoiling.causes.includes(own.cause)) rightCause++;
     else notes.push(`series ${s + 1}: ${spoiling.name} was taken for "${own.cause}": ${own.sentence}`);
-    if (await bringsBack(rig, judged, own, facts, find)) mended++;
-    else notes.push(`series ${s + 1}: the first remedy of "${own.cause}" did not bring it back (${spoiling.name})`);
+    const helps = await bringBack(rig, judged, own, facts, find);
+    if (helps[0]) mended++;
+    if (helps.some(Boolean)) offered++;
+    else notes.push(`series ${s + 1}: no remedy of "${own.cause}" brought it back (${spoiling.name})`);
   }
-  return { named, rightCause, mended, falseAlarms, sound: series * (SHOTS - 1), notes };
+  return { named, rightCause, mended, offered, falseAlarms, sound: series * (SHOTS - 1), notes };
 }
 
 async function planted(): Promise<void> {
@@ -254,19 +260,21 @@ async function planted(): Promise<void> {
   for (const n of notes) console.log(`    ${n}`);
 }
 
-/** Whether the shot no longer falls out once the first remedy is kept. */
-async function bringsBack(
+/** The remedies of a shot, in their order: whether each brings it back when it is tried. */
+async function bringBack(
   rig: SeriesRig,
   { mix, plans, spoiled }: Judged,
   fall: FallsOut,
   facts: readonly ShotFacts[],
   find: (facts: readonly ShotFacts[]) => readonly FallsOut[],
-): Promise<boolean> {
+): Promise<boolean[]> {
   const of = rig.judged(mix).find((i) => i.id === fall.influence)!;
-  const [remedy] = remediesFor(plans[spoiled], mix, fall, of, (id) => rig.nameOf(mix, plans[spoiled], id));
-  if (!remedy) return false;
-  const after = await rig.facts(mix, remedy.plan);
-  return !find(facts.map((f, k) => (k === spoiled ? after : f))).some((f) => f.shot === spoiled);
+  const helps: boolean[] = [];
+  for (const remedy of remediesFor(plans[spoiled], mix, fall, of, (id) => rig.nameOf(mix, plans[spoiled], id))) {
+    const after = await rig.facts(mix, remedy.plan);
+    helps.push(!find(facts.map((f, k) => (k === spoiled ? after : f))).some((f) => f.shot === spoiled));
+  }
+  return helps;
 }
 
 async function swaps(): Promise<void> {

@@ -40,5 +40,10 @@ export async function foreignSeries(print: (text: string) => void): Promise<Line
       figure: found.mended / Math.max(1, found.named),
       least: 0.9,
     },
+    {
+      what: 'named shots with a remedy that was tried and helps, part of those named',
+      figure: found.offered / Math.max(1, found.named),
+      least: 0.9,
+    },
   ];
 }

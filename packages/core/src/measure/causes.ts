@@ -1,7 +1,8 @@
 import { clamp, median } from '../maths/scalar';
 import type { KnownName } from '../prompt/brief';
 import { mediumWords } from '../prompt/edit';
-import { contraryWords } from './contrary';
+import type { TraitSheet } from '../traits/types';
+import { contraryWords, farOff, type ContraryWords } from './contrary';
 import type { Slipped, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
 import { allBut } from './robust';
 
@@ -26,8 +27,38 @@ export interface CauseContext {
 const round = (v: number) => String(Math.round(v * 100) / 100);
 const percent = (v: number) => `${Math.round(v * 100)} %`;
 
+/** From here on a setting or another reference has taken the most of an influence. */
+const HALF = 0.5;
+/** What stays with somebody from picture to picture: clothes may be changed on purpose. */
+const LASTING: ReadonlySet<string> = new Set(['hair', 'beard', 'glasses', 'skin']);
+/** What a trait has to be read with before it clears a shot. */
+const READ = 0.3;
+
 /** A cause with how strongly the facts speak for it. */
-type Scored = FoundCause & { readonly score: number };
+type Scored = FoundCause & {
+  readonly score: number;
+  /** Whether it is enough by itself, unless the picture shows that nothing came of it. */
+  readonly enough?: boolean;
+};
+
+/** A reason that stands in the words and settings of a shot, whatever its picture shows. */
+export type Reason = FoundCause & { readonly enough: boolean };
+
+/**
+ * What in the words and settings of the k-th shot speaks against an influence: an own setting that lets it pull less, another reference
+ * that decides more than usual, words that say otherwise. Undefined where nothing does. Nothing of the picture is looked at, but
+ * whether its pixels show what the words ask for.
+ */
+export function reasonOf(
+  shots: readonly ShotFacts[],
+  k: number,
+  aspect: Slipped,
+  influence: JudgedInfluence,
+  context: CauseContext,
+): Reason | undefined {
+  const best = strongest(written(shots, k, aspect, influence, context));
+  return best && { ...plain(best), enough: best.enough ?? false };
+}
 
 /**
  * Why the k-th shot falls out: its circumstances are compared with those of all others, and the one that differs most from what is
@@ -40,27 +71,35 @@ export function causeOf(
   influence: JudgedInfluence,
   context: CauseContext,
 ): FoundCause {
-  const shot = shots[k];
-  const others = allBut(shots, k);
-  const found = [
-    ownSetting(shot, influence, context),
-    otherReference(shot, others, aspect, influence, context),
-    ...(aspect === 'identity'
-      ? [
-          wordsAgainst(shot, others, influence, context),
-          mediumAgainst(shot, others, influence),
-          ...figureCauses(shot, others, influence, context),
-        ]
-      : aspect === 'look'
-        ? [mediumAgainst(shot, others, influence)]
-        : []),
-  ].filter((c): c is Scored => c !== undefined);
-  const best = found.sort((a, b) => b.score - a.score)[0];
-  if (best) return { cause: best.cause, sentence: best.sentence, behind: best.behind };
+  const best = strongest([
+    ...written(shots, k, aspect, influence, context),
+    ...(aspect === 'identity' ? figureCauses(shots[k], allBut(shots, k), influence, context) : []),
+  ]);
+  if (best) return plain(best);
   return { cause: 'seed', sentence: 'Nothing else differs from the other shots: it is the seed.', behind: [] };
 }
 
-function ownSetting({ differs }: ShotFacts, { id, name }: JudgedInfluence, _: CauseContext): Scored | undefined {
+const plain = ({ cause, sentence, behind }: FoundCause): FoundCause => ({ cause, sentence, behind });
+const strongest = (found: readonly Scored[]): Scored | undefined => [...found].sort((a, b) => b.score - a.score)[0];
+
+/** What is written in a shot that speaks against an influence. */
+function written(
+  shots: readonly ShotFacts[],
+  k: number,
+  aspect: Slipped,
+  influence: JudgedInfluence,
+  context: CauseContext,
+): Scored[] {
+  const [shot, others] = [shots[k], allBut(shots, k)];
+  return [
+    ownSetting(shot, influence),
+    otherReference(shot, others, aspect, influence, context),
+    aspect === 'identity' ? wordsAgainst(shot, others, influence, context) : undefined,
+    aspect === 'arrival' ? undefined : mediumAgainst(shot, others, influence),
+  ].filter((c): c is Scored => c !== undefined);
+}
+
+function ownSetting({ differs }: ShotFacts, { id, name }: JudgedInfluence): Scored | undefined {
   const weaker = differs.flatMap((d) => {
     const concerns = d.influence === id || d.setting === 'balance';
     if (!concerns || d.setting === 'added') return [];
@@ -94,7 +133,8 @@ function ownSetting({ differs }: ShotFacts, { id, name }: JudgedInfluence, _: Ca
         : most.setting === 'from' || most.setting === 'to'
           ? `${name} ${most.setting === 'from' ? 'begins' : 'ends'} at ${percent(Number(most.own))} of the course here, at ${percent(Number(most.mix))} in the others.`
           : `${name} has its own ${what} here, ${value(most.own)} instead of ${value(most.mix)}.`;
-  return { cause: 'own setting', sentence, behind: weaker.map((d) => d.key), score: 3 + most.lost };
+  const enough = most.lost >= HALF;
+  return { cause: 'own setting', sentence, behind: weaker.map((d) => d.key), score: 3 + most.lost, enough };
 }
 
 function otherReference(
@@ -119,13 +159,14 @@ function otherReference(
     sentence: `Here ${nameOf(most.other)} decides ${percent(most.share)} of ${rules}; in the others ${name} does.`,
     behind: [most.other],
     score: 2.6 + clamp(most.gain),
+    enough: most.share >= HALF,
   };
 }
 
 function wordsAgainst(
   shot: ShotFacts,
   others: readonly ShotFacts[],
-  { name, subject, sheet }: JudgedInfluence,
+  { id, name, subject, sheet }: JudgedInfluence,
   { names }: CauseContext,
 ): Scored | undefined {
   if (!sheet) return undefined;
@@ -142,7 +183,16 @@ function wordsAgainst(
     sentence: `The words say ${texts.join(' and ')}, and ${name} is otherwise.`,
     behind: odd.map((c) => c.text),
     score: 2.5,
+    enough: odd.some((c) => LASTING.has(c.about) && !shownOtherwise(shot.subjects[id]?.traits, sheet, c)),
   };
+}
+
+/** Whether a picture shows what is known of somebody, and not what the words say of them: a colour that is read near to the sheet's. */
+function shownOtherwise(traits: TraitSheet | undefined, sheet: TraitSheet, { about }: ContraryWords): boolean {
+  const [seen, known] = [traits?.[about as 'hair'], sheet[about as 'hair']];
+  if (!seen || seen.confidence < READ) return false;
+  if (seen.colour && known?.colour) return !farOff(seen.colour, known.colour);
+  return seen.choice !== undefined && seen.choice === known?.choice;
 }
 
 function mediumAgainst(shot: ShotFacts, others: readonly ShotFacts[], { name }: JudgedInfluence): Scored | undefined {

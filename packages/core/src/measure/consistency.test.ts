@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { closerOf, fallingOut } from './consistency';
+import type { Lab } from '../colour/oklab';
+import { identityOff } from './identityOff';
 import { deviations } from './robust';
+import type { SubjectFacts } from './shotFacts';
 import { spreadOf, timesCloser, pairsOf, distanceIn } from './spread';
-import { LOOK, madeSeries, shown, STRANGER, WHO, type MadeShot } from './testing';
+import { LOOK, madeSeries, SHEET, shown, STRANGER, WHO, type MadeShot } from './testing';
 
 const BOTH = [LOOK, WHO];
 const NAMES: Readonly<Record<string, string>> = { who: 'Ilse', look: 'Chalk', rival: 'Marek' };
@@ -84,6 +87,13 @@ describe('what falls out', () => {
     expect(falls({ 7: { apart: 0.4, arrivals: { who: 0.7, look: 0.6 } } })).toEqual([]);
     expect(falls({ 7: { apart: 0.4, arrivals: { who: 0.7, look: 0.45 } } })).toHaveLength(1);
   });
+  test('later where the words ask for a light of its own: the rest is what was asked for', () => {
+    const farAt = (prompt: string) => falls({ 7: { apart: 0.4, prompt } })[0].far;
+    const [plain, dawn] = ['on the pier', 'on the pier at dawn'].map((where) =>
+      farAt(`half figure of a young woman ${where}`),
+    );
+    expect(dawn).toBeCloseTo(0.5 * plain);
+  });
   test('a figure of a few pixels tells nothing of who it is', () => {
     expect(falls({ 4: { subject: { height: 0.2 } } })).toMatchObject([{ shot: 4, far: Infinity, cause: 'too small' }]);
     expect(falls({ 4: { subject: { height: 0.3 } } })).toEqual([]);
@@ -97,6 +107,96 @@ describe('what falls out', () => {
   });
   test('no influence that is switched to nothing', () => {
     expect(fallingOut(madeSeries({ 7: { apart: 0.4 } }), [{ ...LOOK, weight: 0 }], CONTEXT)).toEqual([]);
+  });
+});
+
+describe('what is written is looked at before pixels', () => {
+  /** A series in a technique without colours: nothing of hair or skin can be read. */
+  const colourless = (made: Readonly<Record<number, MadeShot>>) =>
+    Object.fromEntries(
+      Array.from({ length: 12 }, (_, k) => {
+        const traits = Object.fromEntries(Object.entries(shown()).map(([n, t]) => [n, { ...t, confidence: 0.02 }]));
+        const { subject, ...rest } = made[k] ?? {};
+        return [k, { arrivals: { look: 0.6 }, ...rest, subject: { traits, ...subject } }];
+      }),
+    );
+  const WHITE = 'half figure of a young woman with white hair on the pier';
+  const weaker = { key: 'weight:who', influence: 'who', setting: 'weight', mix: 1, own: 0.2 } as const;
+  const slightly = { ...weaker, own: 0.7 };
+
+  test('words, own settings and another reference count where no picture can tell', () => {
+    expect(falls(colourless({}))).toEqual([]);
+    expect(falls(colourless({ 4: { prompt: WHITE } }))).toMatchObject([{ shot: 4, cause: 'words' }]);
+    expect(falls(colourless({ 4: { differs: [weaker] } }))).toMatchObject([{ shot: 4, cause: 'own setting' }]);
+    const shares = { who: 0.3, rival: 0.7 };
+    expect(falls(colourless({ 4: { subject: { shares } } }))).toMatchObject([{ shot: 4, cause: 'other reference' }]);
+    expect(falls(colourless({ 4: { prompt: WHITE } }))[0].sentence).toMatch(/ This picture cannot tell\.$/);
+  });
+  test('small ones do not: a weight that is a little lower, a coat that may be changed', () => {
+    expect(falls(colourless({ 4: { differs: [slightly] } }))).toEqual([]);
+    expect(falls(colourless({ 4: { prompt: 'a young woman in a blue coat on the pier' } }))).toEqual([]);
+  });
+  test('a shot in which it arrived all the same is cleared', () => {
+    const arrived = { who: 0.9, look: 0.6 };
+    expect(falls({ 4: { differs: [weaker], arrivals: arrived } })).toEqual([]);
+    expect(falls({ 4: { prompt: WHITE, arrivals: arrived } })).toEqual([]);
+    expect(falls({ 4: { differs: [weaker], arrivals: { who: 0.2, look: 0.6 } } })).toHaveLength(1);
+  });
+  test('words that the picture did not follow are cleared by the hair that it shows', () => {
+    expect(falls({ 4: { prompt: WHITE, arrivals: { look: 0.6 } } })).toEqual([]);
+    const white = { hair: { colour: [0.9, 0, 0.01] as Lab, confidence: 0.8 } };
+    const subject = { traits: { ...shown(), ...white } };
+    expect(falls({ 4: { prompt: WHITE, subject, arrivals: { look: 0.6 } } })).toMatchObject([{ cause: 'words' }]);
+  });
+});
+
+describe('who is seen', () => {
+  const moved = (by: readonly [number, number, number], only?: string): Partial<SubjectFacts> => ({
+    traits: Object.fromEntries(
+      Object.entries(shown()).map(([n, t]) => [
+        n,
+        t.colour && (!only || n === only) ? { ...t, colour: t.colour.map((v, k) => v + by[k]) as unknown as Lab } : t,
+      ]),
+    ),
+  });
+  const distances = (made: Readonly<Record<number, MadeShot>>) =>
+    identityOff(madeSeries(made), WHO, CONTEXT.height).map((o) => o.distance ?? -1);
+
+  test('light that lies over all colours of somebody is no other person; one colour that is another is', () => {
+    const dusk = [-0.09, 0.04, -0.03] as const;
+    const [all, one] = [
+      distances({ 4: { subject: moved(dusk) } })[4],
+      distances({ 4: { subject: moved(dusk, 'hair') } })[4],
+    ];
+    expect(all).toBeLessThan(0.05);
+    expect(one).toBeGreaterThan(2 * all);
+    expect(falls({ 4: { subject: moved([0.4, 0, 0]) } })).toHaveLength(1);
+  });
+  test('another coat counts less than other hair', () => {
+    const other = [0.3, 0.05, 0.05] as const;
+    const [coat, hair] = ['upper', 'hair'].map((n) => distances({ 4: { subject: moved(other, n) } })[4]);
+    expect(coat).toBeLessThan(0.5 * hair);
+  });
+  test('a small figure is believed less', () => {
+    const at = (height: number) => distances({ 4: { subject: { ...moved([0.3, 0, 0], 'hair'), height } } })[4];
+    expect(at(0.3)).toBeLessThan(0.5 * at(0.9));
+    expect(at(0.9)).toBe(at(2));
+  });
+  test('what was hardly read speaks neither for nor against anybody', () => {
+    const white = { hair: { colour: [0.97, 0, 0] as Lab, confidence: 0.2 } };
+    expect(distances({ 4: { subject: { traits: { ...shown(), ...white } } } })[4]).toBeLessThan(0.05);
+  });
+  test('only what is known of the character counts', () => {
+    const traits = { ...shown(), 'face width': { number: 2, confidence: 0.9 } };
+    expect(distances({ 4: { subject: { traits } } })[4]).toBeLessThan(0.05);
+  });
+  test('nothing is said of somebody of whom only the glasses can be seen', () => {
+    const off = identityOff(
+      madeSeries({ 4: { subject: { traits: { glasses: SHEET.glasses! } } } }),
+      WHO,
+      CONTEXT.height,
+    );
+    expect(off[4]).toEqual({ legible: true });
   });
 });
 

@@ -1,10 +1,11 @@
 import { channelsOf } from '../influence/formula';
 import { median } from '../maths/scalar';
-import { fuseTraits, traitDistance } from '../traits/fuse';
 import type { MixInfluence } from '../mix/mix';
-import { causeOf, type CauseContext, type FoundCause } from './causes';
+import { understand } from '../prompt/understand';
+import { causeOf, reasonOf, type CauseContext, type FoundCause } from './causes';
+import { identityOff } from './identityOff';
 import { allBut, bandOf, deviations, type Band } from './robust';
-import type { Slipped, Cause, JudgedInfluence, ShotFacts } from './shotFacts';
+import type { Slipped, JudgedInfluence, ShotFacts } from './shotFacts';
 import { distanceIn, pairsOf, timesCloser, type Comparison, type Compared } from './spread';
 
 /** A shot that falls out of its series. */
@@ -32,16 +33,13 @@ export interface Closer {
 }
 
 /** The least deviations that mean anything: of trait distances, surface and palette distances, arrivals. */
-const FLOOR = { identity: 0.045, surface: 0.07, colour: 0.5, arrival: 0.09 } as const;
+const FLOOR = { identity: 0.07, surface: 0.07, colour: 0.5, arrival: 0.09 } as const;
 /** How much farther than usual a shot has to be in any case. */
-const LEAST = { identity: 0.14, surface: 0.25, colour: 1.8, arrival: 0.3 } as const;
+const LEAST = { identity: 0.22, surface: 0.25, colour: 1.8, arrival: 0.3 } as const;
 /** How many robust deviations off a shot falls out. */
 const FAR = 3;
-/** A shot that has a reason to fall out does so by this part of what it takes without one. */
+/** A shot with a reason that is not enough by itself falls out by this part of what it takes without one. */
 const WITH_REASON = 0.45;
-/** Causes that stand in the words and settings of a shot, whatever its picture shows. */
-const REASONS: ReadonlySet<Cause> = new Set(['own setting', 'other reference', 'words']);
-
 /** True for influences that say who is seen. */
 export const givesIdentity = ({ gives, weight }: JudgedInfluence): boolean =>
   weight > 0 && gives !== 'everything' && channelsOf(gives).includes('identity');
@@ -80,9 +78,10 @@ export function closerOf(
 }
 
 /**
- * The shots that fall out of a series, the farthest first; at most one finding a shot. Who is seen is compared with what all other
- * shots show of them together, the look by the median distance to the other shots, everything else by arrival: a shot falls
- * out when it lies more than three robust deviations on the wrong side, or sooner where its words or own settings are a reason.
+ * The shots that fall out of a series, the farthest first; at most one finding a shot. Words and own settings are looked at first: what
+ * takes the most of an influence lets a shot fall out unless it arrived all the same. Then the pictures: who is seen is compared with
+ * what all other shots show of them together, the look by the median distance to the other shots, everything else by arrival; a
+ * shot falls out when it lies more than three robust deviations on the wrong side, or sooner where something written is a reason.
  */
 export function fallingOut<I extends MixInfluence>(
   shots: readonly ShotFacts<I>[],
@@ -90,25 +89,62 @@ export function fallingOut<I extends MixInfluence>(
   context: CauseContext,
 ): FallsOut[] {
   const found: FallsOut[] = [];
+  const oddLight = inOtherLight(shots);
   for (const of of influences.filter((i) => i.weight > 0)) {
     const aspect: Slipped = givesIdentity(of) ? 'identity' : givesLook(of) ? 'look' : 'arrival';
-    const off =
-      aspect === 'identity'
-        ? identityOff(shots, of.id, context.height)
-        : aspect === 'look'
-          ? lookOff(shots, of.id)
-          : arrivalOff(shots, of.id);
-    off.forEach((far, shot) => {
-      if (far < WITH_REASON * FAR) return;
+    offBy(aspect, shots, of, context.height).forEach((off, shot) => {
+      const far = off * (oddLight[shot] ? EXPLAINED : 1);
+      const reason = reasonOf(shots, shot, aspect, of, context);
+      const written = reason?.enough && (reason.cause === 'words' || !arrivedAnyway(shots, shot, of.id));
+      if (!written && far < (reason ? WITH_REASON * FAR : FAR)) return;
       const cause = causeOf(shots, shot, aspect, of, context);
-      if (far < FAR && !REASONS.has(cause.cause)) return;
+      const hidden = written && shots[shot].arrivals[of.id] === undefined && far < WITH_REASON * FAR;
+      const sentence = hidden ? `${cause.sentence} This picture cannot tell.` : cause.sentence;
       const arrival = shots[shot].arrivals[of.id];
       const others = bandOf(allBut(shots, shot).flatMap((s) => s.arrivals[of.id] ?? []));
-      found.push({ shot, aspect, influence: of.id, arrival, others, far, ...cause });
+      found.push({
+        shot,
+        aspect,
+        influence: of.id,
+        arrival,
+        others,
+        far: Math.max(far, written ? FAR : 0),
+        ...cause,
+        sentence,
+      });
     });
   }
   found.sort((a, b) => b.far - a.far || a.shot - b.shot);
   return found.filter((f, k) => found.findIndex((g) => g.shot === f.shot) === k);
+}
+
+/** What of a deviation counts in a shot whose words ask for a light or weather of its own: the rest is what was asked for. */
+const EXPLAINED = 0.5;
+
+/** The shots whose light and weather fewer than a third of the others have. */
+function inOtherLight(shots: readonly ShotFacts[]): boolean[] {
+  const light = shots.map(({ prompt }) => {
+    const { time, weather, light: lit } = understand(prompt);
+    return [time, weather, lit].join();
+  });
+  return light.map((own, k) => allBut(light, k).filter((l) => l === own).length < (shots.length - 1) / 3);
+}
+
+const offBy = (aspect: Slipped, shots: readonly ShotFacts[], of: JudgedInfluence, height: number): number[] =>
+  aspect === 'identity'
+    ? identityFar(shots, of, height)
+    : aspect === 'look'
+      ? lookOff(shots, of.id)
+      : arrivalOff(shots, of.id);
+
+/** How much less than in the others something may have arrived and still be there all the same. */
+const SAME = 0.05;
+
+/** Whether an influence is in a shot as it is in the others, whatever is written there. */
+function arrivedAnyway(shots: readonly ShotFacts[], shot: number, influence: string): boolean {
+  const own = shots[shot].arrivals[influence];
+  const others = allBut(shots, shot).flatMap((s) => s.arrivals[influence] ?? []);
+  return own !== undefined && others.length >= 3 && own >= median(others) - SAME && own > SAME;
 }
 
 /**
@@ -124,19 +160,16 @@ function offAbove(values: readonly (number | undefined)[], floor: number, least:
   });
 }
 
-/** The least height of a whole figure whose identity can be told, px: a head of about 22. */
-const TOLD = 110;
-
 /** By the distance of what a shot shows of somebody to what all others show; infinite where only this one shows nothing. */
-function identityOff(shots: readonly ShotFacts[], influence: string, pictureHeight: number): number[] {
-  const sheets = shots.map(({ subjects: { [influence]: s } }) =>
-    s && s.height * pictureHeight >= TOLD ? s.traits : {},
+function identityFar(shots: readonly ShotFacts[], of: JudgedInfluence, height: number): number[] {
+  const off = identityOff(shots, of, height);
+  const known = off.filter((o) => o.legible).length;
+  const far = offAbove(
+    off.map((o) => o.distance),
+    FLOOR.identity,
+    LEAST.identity,
   );
-  const legible = sheets.map((s) => Object.keys(s).length > 0);
-  const known = legible.filter(Boolean).length;
-  const off = sheets.map((s, k) => (legible[k] ? traitDistance(s, fuseTraits(allBut(sheets, k))) : undefined));
-  const far = offAbove(off, FLOOR.identity, LEAST.identity);
-  return far.map((f, k) => (!legible[k] && known >= 0.6 * (shots.length - 1) && known >= 3 ? Infinity : f));
+  return far.map((f, k) => (!off[k].legible && known >= 0.6 * (shots.length - 1) && known >= 3 ? Infinity : f));
 }
 
 /** How much less than in the others a look has to have arrived where its shot looks different: a kitchen differs by itself. */

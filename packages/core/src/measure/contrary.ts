@@ -18,7 +18,8 @@ const SURE = 0.35;
 const FAR = 0.13;
 
 const sure = (t: Trait | undefined): Trait | undefined => (t && t.confidence >= SURE ? t : undefined);
-const farOff = (a: Lab, b: Lab) => Math.hypot(0.7 * (a[0] - b[0]), a[1] - b[1], a[2] - b[2]) > FAR;
+/** Whether two colours of one thing are others, OKLab: light may change lightness more than hue. */
+export const farOff = (a: Lab, b: Lab): boolean => Math.hypot(0.7 * (a[0] - b[0]), a[1] - b[1], a[2] - b[2]) > FAR;
 
 const HEADWEAR = new Set(['hat', 'straw hat', 'beret', 'knit cap', 'flat cap', 'cap', 'hood', 'crown', 'headscarf']);
 

@@ -107,6 +107,16 @@ export function traitDistance(a: TraitSheet, b: TraitSheet): number | undefined 
   return weight > 0 ? (sum / weight) ** (1 / EXPONENT) : undefined;
 }
 
+/** How much two sheets tell of each other: what the traits that both have count together; 1.6 for hair or skin that both are sure of. */
+export function tellingOf(a: TraitSheet, b: TraitSheet): number {
+  let weight = 0;
+  for (const name of ALL) {
+    const [s, t] = [a[name], b[name]];
+    if (s && t) weight += (WEIGHT[name] ?? 0.3) * Math.sqrt(s.confidence * t.confidence);
+  }
+  return weight;
+}
+
 /** How well the pictures of a character agree. */
 export interface Agreement {
   /** 0..1 */
