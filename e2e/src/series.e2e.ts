@@ -139,6 +139,8 @@ test('drafts come in, and the shot that was spoiled falls out, with its cause', 
 });
 
 test('its remedy is tried beside it, kept with one click, and can be undone', async () => {
+  const offered = () => browser.all('section[aria-label="Falls out"] button');
+  await browser.until('a remedy that was tried and helps', async () => (await offered()).length > 0, 120);
   await (await browser.button('Turn Wiebke to us')).click();
   await browser.until('the retake', async () => (await browser.all('figcaption')).length === 2);
   await browser.until(

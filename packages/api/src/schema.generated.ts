@@ -1024,6 +1024,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/series/{id}/shots/{shotId}/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SeriesController_tryOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/series/{id}/shots/{shotId}/tries": {
         parameters: {
             query?: never;
@@ -2448,10 +2464,13 @@ export interface components {
             seed: number;
             own: components["schemas"]["OwnSettingsDto"];
         };
-        ShotRemedyDto: {
+        /** @enum {string} */
+        RemedyState: "untried" | "trying" | "helps" | "fails";
+        JudgedRemedyDto: {
             /** @example Bring Ilse nearer */
             label: string;
             plan: components["schemas"]["ShotPlanDto"];
+            state: components["schemas"]["RemedyState"];
         };
         FallsOutDto: {
             shotId: string;
@@ -2469,7 +2488,7 @@ export interface components {
             /** @description the cause as a sentence */
             sentence: string;
             /** @description the likelier first */
-            remedies: components["schemas"]["ShotRemedyDto"][];
+            remedies: components["schemas"]["JudgedRemedyDto"][];
         };
         ConsistencyDto: {
             /** @description the takes that were compared */
@@ -2477,6 +2496,11 @@ export interface components {
             closer: components["schemas"]["CloserDto"];
             /** @description the farthest first */
             falls: components["schemas"]["FallsOutDto"][];
+        };
+        ShotRemedyDto: {
+            /** @example Bring Ilse nearer */
+            label: string;
+            plan: components["schemas"]["ShotPlanDto"];
         };
         SwapDto: {
             influence: string;
@@ -4518,6 +4542,28 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConsistencyDto"];
+                };
+            };
+        };
+    };
+    SeriesController_tryOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                shotId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };

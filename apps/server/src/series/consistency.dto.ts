@@ -18,6 +18,15 @@ export class ShotRemedyDto {
   @ApiProperty({ type: ShotPlanDto }) @Nested(() => ShotPlanDto) plan!: ShotPlanDto;
 }
 
+/** How far it is known whether a remedy helps. */
+export const REMEDY_STATES = ['untried', 'trying', 'helps', 'fails'] as const;
+export type RemedyState = (typeof REMEDY_STATES)[number];
+
+/** A remedy with what is known of it: whether the shot no longer falls out when it is tried. */
+export class JudgedRemedyDto extends ShotRemedyDto {
+  @ApiProperty({ enum: REMEDY_STATES, enumName: 'RemedyState' }) state!: RemedyState;
+}
+
 export class BandDto {
   @ApiProperty() low!: number;
   @ApiProperty() high!: number;
@@ -35,7 +44,7 @@ export class FallsOutDto {
   others?: BandDto;
   @ApiProperty({ enum: CAUSES, enumName: 'Cause' }) cause!: Cause;
   @ApiProperty({ description: 'the cause as a sentence' }) sentence!: string;
-  @ApiProperty({ type: [ShotRemedyDto], description: 'the likelier first' }) remedies!: ShotRemedyDto[];
+  @ApiProperty({ type: [JudgedRemedyDto], description: 'the likelier first' }) remedies!: JudgedRemedyDto[];
 }
 
 export class CloserIdentityDto {

@@ -10,8 +10,9 @@ import type { ComparedShot, ConsistencyResult, ConsistencyTask } from './tasks/c
 import { WorkersService } from '../platform/workers/workers.service';
 import { arrivalsOf } from '../takes/arrivals';
 import { TakeEntity, type Take } from '../takes/take.entity';
-import type { ConsistencyDto, FallsOutDto } from './consistency.dto';
+import type { ConsistencyDto, FallsOutDto, RemedyState } from './consistency.dto';
 import { ownToDto } from './ownSettings';
+import { takeOfRemedy, type TriedRemedy } from './remedyTakes';
 import type { Shot } from './series.entity';
 import { SeriesPlanService, leadOf, type SeriesPlan } from './seriesPlan.service';
 import { SeriesService } from './series.service';
@@ -48,16 +49,9 @@ export class ConsistencyService {
     const before = await this.whole(batch ? all.filter((t) => takes.some((o) => o.fromTakeId === t.id)) : []);
     const influences = judged(plan, takes);
     const names = await this.sources.names();
-    const result = await this.compared({
+    const takesOf = (compare: readonly ComparedShot[]) => ({
       blobDir: this.blobs.dir,
-      takes: pairs.map(({ shot }, k) => {
-        const layoutOf = before.find((b) => b.id === takes[k].fromTakeId)?.descriptorsHash ?? undefined;
-        return { ...compared(plan, shot, takes[k], influences), layoutOf };
-      }),
-      controls: pairs.flatMap(({ shot }, k) => {
-        const control = controls.get(takes[k].controlId ?? '');
-        return control?.descriptorsHash ? [compared(plan, shot, control, influences)] : [];
-      }),
+      takes: compare,
       influences,
       names,
       titles: Object.fromEntries(
@@ -65,6 +59,25 @@ export class ConsistencyService {
       ),
       height: takes[0]?.origin.request.height ?? 0,
     });
+    const present = pairs.map(({ shot }, k) => {
+      const layoutOf = before.find((b) => b.id === takes[k].fromTakeId)?.descriptorsHash ?? undefined;
+      return { ...compared(plan, shot, takes[k], influences), layoutOf };
+    });
+    const result = await this.compared({
+      ...takesOf(present),
+      controls: pairs.flatMap(({ shot }, k) => {
+        const control = controls.get(takes[k].controlId ?? '');
+        return control?.descriptorsHash ? [compared(plan, shot, control, influences)] : [];
+      }),
+    });
+    /** Whether the k-th shot no longer falls out with a take that was made from another plan of it. */
+    const bringsBack = async (k: number, { trial, id }: Take): Promise<boolean> => {
+      const [take] = await this.whole([{ id } as Take]);
+      if (!take?.descriptorsHash) return false;
+      const other = compared(plan, { ...pairs[k].shot, ...trial!.plan! }, take, influences);
+      const tried = { ...takesOf(present.map((p, n) => (n === k ? other : p))), controls: [] };
+      return !(await this.compared(tried)).falls.some((f) => f.shot === k);
+    };
     const subjects = influences.filter((i) => i.subject || result.closer.identity[i.id] !== undefined);
     return {
       shots: pairs.map(({ shot, take }, k) => ({ shotId: shot.id, takeId: take.id, layout: result.layout[k] })),
@@ -77,7 +90,20 @@ export class ConsistencyService {
           return times === undefined ? [] : [{ influenceId: i.id, name: i.name, times }];
         }),
       },
-      falls: result.falls.map((f) => this.present(f, pairs[f.shot].shot, pairs[f.shot].take, plan, influences)),
+      falls: await Promise.all(
+        result.falls.map(async (fall) => {
+          const { shot, take } = pairs[fall.shot];
+          const own = all.filter((t) => t.shotId === shot.id);
+          const told = this.present(fall, shot, take, plan, influences);
+          const remedies = await Promise.all(
+            told.remedies.map(async ({ label, plan: as }) => ({
+              ...{ label, plan: { ...as, own: ownToDto(as.own) } },
+              state: await stateOf(takeOfRemedy(own, { label, plan: as }, take.id), (t) => bringsBack(fall.shot, t)),
+            })),
+          );
+          return { ...told, remedies };
+        }),
+      ),
     };
   }
 
@@ -87,7 +113,7 @@ export class ConsistencyService {
     take: Take,
     plan: SeriesPlan,
     influences: readonly JudgedInfluence[],
-  ): FallsOutDto {
+  ): Omit<FallsOutDto, 'remedies'> & { remedies: readonly TriedRemedy[] } {
     const of = influences.find((i) => i.id === fall.influence)!;
     const nameOf = (id: string) => {
       const found = plan.stateOf(shot).influences.find((i) => i.id === id);
@@ -105,7 +131,7 @@ export class ConsistencyService {
       others: fall.others && { low: fall.others.low, high: fall.others.high },
       cause: fall.cause,
       sentence: fall.sentence,
-      remedies: remedies.map((m) => ({ label: m.label, plan: { ...m.plan, own: ownToDto(m.plan.own) } })),
+      remedies,
     };
   }
 
@@ -127,6 +153,13 @@ export class ConsistencyService {
     }
     return result;
   }
+}
+
+/** What is known of a remedy from the take in which it was tried. */
+async function stateOf(take: Take | undefined, helps: (take: Take) => Promise<boolean>): Promise<RemedyState> {
+  if (!take) return 'untried';
+  if (take.status === 'queued' || take.status === 'rendering') return 'trying';
+  return take.status === 'done' && (await helps(take)) ? 'helps' : 'fails';
 }
 
 /** The influences of the mix as they are judged: with what is known of whoever they show. */

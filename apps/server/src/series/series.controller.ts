@@ -115,6 +115,21 @@ export class SeriesController {
     return this.comparing.of(id, batch?.slice(0, 60));
   }
 
+  /** Finds out which remedies of a shot that falls out help: tries each once, out of sight. Answers what is known by now. */
+  @Post(':id/shots/:shotId/remedies')
+  @HttpCode(202)
+  @ApiAcceptedResponse({ type: ConsistencyDto })
+  async tryOut(@Param('id') id: string, @Param('shotId') shotId: string): Promise<ConsistencyDto> {
+    const fall = (await this.comparing.of(id)).falls.find((f) => f.shotId === shotId);
+    if (!fall) throw Problem.notFound('A shot of this series that falls out');
+    const untried = fall.remedies.filter((r) => r.state === 'untried');
+    await this.trials.tryOut(
+      shotId,
+      untried.map(({ label, plan }) => ({ label, plan: { ...plan, own: ownFrom(plan.own) } })),
+    );
+    return this.comparing.of(id);
+  }
+
   /** Tries something for one shot, beside its takes. */
   @Post(':id/shots/:shotId/tries')
   @ApiCreatedResponse({ type: SeriesDto })

@@ -47,7 +47,7 @@ export class SeriesService {
     const series = await this.find(id);
     const shots = await this.shotsOf(id);
     const plan = await this.plans.planOf(series, shots);
-    const takes = await this.takesOf(shots, true);
+    const takes = (await this.takesOf(shots, true)).filter((t) => !t.trial?.quiet);
     const controls = await this.controlsOf(takes);
     return {
       id: series.id,

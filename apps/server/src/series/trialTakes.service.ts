@@ -14,6 +14,7 @@ import { TakeQueue, type TakeOrder } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
 import type { SeriesDto } from './series.dto';
 import type { Series, Shot } from './series.entity';
+import { takeOfRemedy, type TriedRemedy } from './remedyTakes';
 import { SeriesPlanService, leadOf } from './seriesPlan.service';
 import { SeriesService } from './series.service';
 import { ShotsService } from './shots.service';
@@ -43,17 +44,51 @@ export class TrialTakesService {
     private readonly events: EventsService,
   ) {}
 
-  /** Renders a shot as it would be after a remedy, as large as the take that stands for it. */
+  /**
+   * Renders a shot as it would be after a remedy, as large as the take that stands for it. What was tried already to find out whether it
+   * helps is shown now, and not rendered again.
+   */
   async tryRemedy(shotId: string, label: string, plan: ShotPlan<MixInfluence>): Promise<SeriesDto> {
+    const { series, shot, own, lead, state } = await this.shotOf(shotId);
+    await this.mixes.check(plan.own.added);
+    const there = lead && takeOfRemedy(own, { label, plan }, lead.id);
+    if (there?.trial?.quiet) {
+      const { quiet: _, ...trial } = there.trial;
+      there.trial = trial;
+      return this.series.touched(series);
+    }
+    const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan };
+    return this.put(series, [
+      await this.order(stateOfShot(state, plan), lead?.quality ?? 'proof', series, shot, lead, trial),
+    ]);
+  }
+
+  /** Tries remedies of a shot out of sight, to find out which of them help; what was tried for an earlier take of it goes. */
+  async tryOut(shotId: string, remedies: readonly TriedRemedy[]): Promise<void> {
+    const { series, shot, own, lead, state } = await this.shotOf(shotId);
+    if (!lead) return;
+    const orders: TakeOrder[] = [];
+    for (const { label, plan } of remedies) {
+      if (takeOfRemedy(own, { label, plan }, lead.id)) continue;
+      const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan, quiet: true };
+      orders.push(await this.order(stateOfShot(state, plan), lead.quality, series, shot, lead, trial));
+    }
+    await together(this.em, async () => {
+      await this.takes.stop(
+        own.filter((t) => t.trial?.quiet && t.fromTakeId !== lead.id),
+        true,
+      );
+      await this.queue.put(orders);
+    });
+  }
+
+  /** A shot with its series, its takes, the one that stands for it, and the mix. */
+  private async shotOf(shotId: string) {
     const shot = await this.shots.find(shotId);
     const series = await this.series.find(shot.seriesId);
     const own = await this.series.takesOf([shot]);
-    const lead = leadOf(own);
-    const mix = (await this.plans.planOf(series, [shot])).state;
-    await this.mixes.check(plan.own.added);
-    const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan };
-    const order = await this.order(stateOfShot(mix, plan), lead?.quality ?? 'proof', series, shot, lead, trial);
-    return this.put(series, [order]);
+    const { state } = await this.plans.planOf(series, [shot]);
+    return { shot, series, own, lead: leadOf(own), state };
   }
 
   /** Renders every shot with one influence of the mix coming from something else; words, seeds and all else are held. */
@@ -121,6 +156,7 @@ export class TrialTakesService {
         kept: { keeper: keeper?.id, ...(swap ? { swap: was } : { plan: planOf(shot) }) },
       };
       if (trial.plan) Object.assign(shot, { prompt: trial.plan.prompt, seed: trial.plan.seed, own: trial.plan.own });
+      await this.takes.stop(await this.quietOf(shot), true);
       // what stood for the shot gives way to what replaces it
       if (keeper) keeper.keeper = false;
       if (keeper || trial.kind === 'remedy') take.keeper = true;
@@ -148,15 +184,22 @@ export class TrialTakesService {
     }
   }
 
-  /** Throws tries away. */
+  /** Throws tries away; a finished try of a remedy is only put out of sight, so that what is known of it stays known. */
   async drop(seriesId: string, batch: string): Promise<SeriesDto> {
     return this.touch(seriesId, async () => {
-      const tries = await this.triesOf(seriesId, batch);
+      const tries = (await this.triesOf(seriesId, batch)).filter((t) => !t.trial!.kept);
+      const known = (t: Take) => t.trial!.kind === 'remedy' && t.status === 'done';
+      for (const take of tries.filter(known)) take.trial = { ...take.trial!, quiet: true };
       await this.takes.stop(
-        tries.filter((t) => !t.trial!.kept),
+        tries.filter((t) => !known(t)),
         true,
       );
     });
+  }
+
+  /** What was tried for a shot out of sight. */
+  private async quietOf(shot: Shot): Promise<Take[]> {
+    return (await this.series.takesOf([shot])).filter((t) => t.trial?.quiet);
   }
 
   private async triesOf(seriesId: string, batch: string): Promise<Take[]> {

@@ -53,6 +53,8 @@ export interface TakeTrial {
   readonly batch: string;
   /** What is tried, in words. */
   readonly label: string;
+  /** Tried by itself, to find out whether it helps: shown only when somebody asks for it. */
+  readonly quiet?: true;
   /** Of a remedy: the shot as it would be. */
   readonly plan?: ShotPlan<MixInfluence>;
   /** Of a swap: which influence of the mix would come from what. */

@@ -162,7 +162,7 @@ function seriesActs({ id, client, now, tell, grave, act }: Acting) {
   };
 }
 
-function tryActs({ id, act }: Acting) {
+function tryActs({ id, client, act, grave }: Acting) {
   const batch = (name: string) => ({ params: { path: { id, batch: name } } });
   return {
     tryRemedy: (shot: Shot, remedy: ShotRemedy) =>
@@ -174,6 +174,15 @@ function tryActs({ id, act }: Acting) {
           }),
         ),
       ),
+    /** Has the remedies of a shot that falls out tried; what comes of it is told with the consistency of the series. */
+    tryOut: (shot: Shot) =>
+      ask(
+        api.POST('/api/v1/series/{id}/shots/{shotId}/remedies', {
+          params: { path: { id, shotId: shot.id } },
+        }),
+      )
+        .then((known) => client.setQueryData(keys.consistency(id, ''), known))
+        .catch(grave),
     trySwap: (swap: Schemas['SwapDto']) =>
       act(() => ask(api.POST('/api/v1/series/{id}/swaps', { ...at(id), body: swap }))),
     keepTry: (name: string, says: string) =>

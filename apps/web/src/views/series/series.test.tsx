@@ -25,7 +25,8 @@ const shot = (fields: Partial<Shot> = {}): Shot =>
 const acts = () => {
   const changeShot = jest.fn();
   const tryRemedy = jest.fn().mockResolvedValue(undefined);
-  return { changeShot, tryRemedy, acts: { changeShot, tryRemedy } as unknown as SeriesActs };
+  const tryOut = jest.fn().mockResolvedValue(undefined);
+  return { changeShot, tryRemedy, tryOut, acts: { changeShot, tryRemedy, tryOut } as unknown as SeriesActs };
 };
 
 describe('the words of a shot', () => {
@@ -96,27 +97,54 @@ describe('own settings', () => {
 });
 
 describe('a shot that falls out', () => {
-  const fall = {
-    aspect: 'identity',
-    name: 'Ilse',
-    arrival: 0.12,
-    others: { low: 0.4, high: 0.7 },
-    sentence: 'She is too small to be told.',
-    remedies: [{ label: 'Bring Ilse nearer' }, { label: 'Another seed' }],
-  } as unknown as FallsOut;
+  const PLAN = { prompt: 'half figure of Ilse on the pier', seed: 5, own: { influences: [], added: [] } };
+  const fall = (...states: FallsOut['remedies'][number]['state'][]) =>
+    ({
+      takeId: 't',
+      aspect: 'identity',
+      name: 'Ilse',
+      arrival: 0.12,
+      others: { low: 0.4, high: 0.7 },
+      sentence: 'She is too small to be told.',
+      remedies: states.map((state, k) => ({ label: ['Bring Ilse nearer', 'Another seed'][k], plan: PLAN, state })),
+    }) as unknown as FallsOut;
 
-  test('says by how much, why, and what may bring it back; what was tried is not offered again', async () => {
-    const { tryRemedy, acts: all } = acts();
-    const tried = shot({
-      takes: [{ id: 'x', trial: { kind: 'remedy', batch: 'b', label: 'Another seed' } }] as unknown as Shot['takes'],
-    });
-    show(<FallsOutBox fall={fall} shot={tried} acts={all} />);
+  test('says by how much and why', () => {
+    show(<FallsOutBox fall={fall('helps')} shot={shot()} acts={acts().acts} />);
     const box = screen.getByLabelText('Falls out');
     expect(box).toHaveTextContent('Falls out: identity of Ilse 12 %.');
     expect(box).toHaveTextContent('The others lie between 40 % and 70 %. She is too small to be told.');
-    expect(screen.getByRole('button', { name: 'Another seed' })).toBeDisabled();
+  });
+
+  test('remedies are tried by themselves, once; until then none is offered', () => {
+    const { tryOut, acts: all } = acts();
+    const { rerender } = show(<FallsOutBox fall={fall('untried', 'untried')} shot={shot()} acts={all} />);
+    expect(tryOut).toHaveBeenCalledTimes(1);
+    expect(screen.queryByRole('button')).toBeNull();
+    expect(screen.getByRole('status')).toHaveTextContent('Trying what may bring it back ...');
+    rerender(<FallsOutBox fall={fall('trying', 'trying')} shot={shot()} acts={all} />);
+    rerender(<FallsOutBox fall={fall('helps', 'fails')} shot={shot()} acts={all} />);
+    expect(tryOut).toHaveBeenCalledTimes(1);
+  });
+
+  test('one that helps is offered, one that does not is told; what is shown already is not offered again', async () => {
+    const { tryRemedy, tryOut, acts: all } = acts();
+    const { rerender } = show(<FallsOutBox fall={fall('helps', 'fails')} shot={shot()} acts={all} />);
+    expect(screen.getByRole('status')).toHaveTextContent('“Another seed” was tried and does not help.');
     await userEvent.click(screen.getByRole('button', { name: 'Bring Ilse nearer' }));
-    expect(tryRemedy).toHaveBeenCalledWith(tried, fall.remedies[0]);
+    expect(tryRemedy).toHaveBeenCalledWith(shot(), { label: 'Bring Ilse nearer', plan: PLAN });
+    expect(tryOut).not.toHaveBeenCalled();
+    const takes = [{ id: 'x', trial: { kind: 'remedy', batch: 'b', label: 'Bring Ilse nearer' } }];
+    rerender(<FallsOutBox fall={fall('helps')} shot={shot({ takes: takes as unknown as Shot['takes'] })} acts={all} />);
+    expect(screen.getByRole('button', { name: 'Bring Ilse nearer' })).toBeDisabled();
+  });
+
+  test('where nothing helped it says so', () => {
+    show(<FallsOutBox fall={fall('fails', 'fails')} shot={shot()} acts={acts().acts} />);
+    expect(screen.getByRole('status')).toHaveTextContent(
+      '“Bring Ilse nearer” and “Another seed” did not bring it back.',
+    );
+    expect(screen.queryByRole('button')).toBeNull();
   });
 });
 
