@@ -7,6 +7,7 @@ import { holds, told, type Line } from './line';
 import { lostThings } from './lost';
 import { rightPeople } from './people';
 import { foreignSeries } from './series';
+import { saidOfForeign } from './said';
 import { understoodWords } from './words';
 
 const { values } = parseArgs({ options: { only: { type: 'string' }, keep: { type: 'string' } } });
@@ -20,6 +21,7 @@ const PARTS: Readonly<Record<string, () => Line[] | Promise<Line[]>>> = {
   people: () => rightPeople(print),
   doubles: () => doubles(print),
   kinds: () => kinds(print),
+  said: () => saidOfForeign(print, values.keep),
   series: () => foreignSeries(print),
   lost: () => lostThings(print, values.keep),
 };

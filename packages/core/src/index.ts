@@ -82,6 +82,7 @@ export * from './reading/network';
 export * from './reading/colourNames';
 export * from './reading/readPicture';
 export * from './reading/pictureWords';
+export * from './reading/seen';
 export * from './checks';
 export * from './checks/faces';
 export { splitCollage } from './checks/collage';

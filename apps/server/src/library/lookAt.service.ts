@@ -116,7 +116,8 @@ export class LookAtService implements JobHandler, OnModuleInit {
   }
 }
 
-function toFace(f: SeenFace, covered: number | undefined): FoundFace {
+/** A face as the library keeps it; `covered` is the part of it that something covers, 0..1. */
+export function toFace(f: SeenFace, covered: number | undefined): FoundFace {
   const outside = OVAL.filter(
     (k) => f.mesh[k][0] < 0 || f.mesh[k][0] > 1 || f.mesh[k][1] < 0 || f.mesh[k][1] > 1,
   ).length;

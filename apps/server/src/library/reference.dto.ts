@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { altTextOf, CHECK_IDS, hexOf, promptsFor, viewOf, mainFace } from '@urbild/core';
+import { altTextOf, CHECK_IDS, hexOf, mainFace, promptsFor, seenPeople, viewOf } from '@urbild/core';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -200,6 +200,9 @@ export const facesOf = (r: Pick<Reference, 'corrections' | 'vision'>) => r.corre
 /** The form in which a reference leaves the server. */
 export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
   const face = mainFace(facesOf(r) ?? []);
+  const joints = r.corrections.joints ?? r.vision?.joints ?? [];
+  const seen = seenPeople({ faces: facesOf(r) ?? [], joints, traits: r.vision?.traits });
+  const plainGround = r.checks.some((c) => c.id === 'plain background');
   return {
     id: r.id,
     kind: r.kind,
@@ -215,7 +218,7 @@ export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
     sourceUrl: blobUrl(r.sourceHash),
     pictureUrl: blobUrl(r.pictureHash),
     thumbnailUrl: blobUrl(r.thumbnailHash),
-    alt: r.reading ? altTextOf(r.title, r.reading) : r.title,
+    alt: r.reading ? altTextOf(r.title, r.reading, { seen, plainGround }) : r.title,
     swatches: (r.corrections.swatches ?? r.swatches).map((s) => ({
       colour: hexOf(s.lab),
       weight: Math.round(s.weight * 1000) / 1000,
@@ -225,19 +228,11 @@ export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
     checkState: r.checkState,
     visionState: r.visionState,
     view: face?.yaw === undefined ? undefined : viewOf(face.yaw),
-    prompts: r.reading ? promptsFor(r.reading, subjectOf(r, face !== undefined)) : [],
+    prompts: r.reading ? promptsFor(r.reading, seen) : [],
     metadata: r.metadata,
     usedIn,
     away: r.deletedAt !== null,
     createdAt: r.createdAt.toISOString(),
     version: r.version,
   };
-}
-
-/** Who is in a picture, as far as it is known. */
-function subjectOf(r: Reference, face: boolean): string | undefined {
-  const count = facesOf(r)?.length ?? 0;
-  if (count > 1) return `${count} people`;
-  if (face) return r.kind === 'face' ? 'portrait of somebody' : 'somebody';
-  return r.kind === 'character' ? 'a figure' : undefined;
 }

@@ -14,26 +14,45 @@ interface Lines {
   readonly length: number;
 }
 
-/** Lines along which hardly anything changes: gutters. */
-function gutters([L, A, B]: Picture['planes'], { from, along, across, count, length }: Lines): number[] {
-  const found: number[] = [];
+/** How far two pixels are apart, OKLab with a and b as large as they are. */
+function apart([L, A, B]: Picture['planes'], i: number, j: number): number {
   const chroma = 1 / CHROMA_GAIN;
+  return Math.hypot(L[i] - L[j], (A[i] - A[j]) * chroma, (B[i] - B[j]) * chroma);
+}
+
+/** Lines along which hardly anything changes. */
+function evenLines(planes: Picture['planes'], { from, along, across, count, length }: Lines): number[] {
+  const found: number[] = [];
   for (let y = 0; y < count; y++) {
     const first = from + y * along;
     let worst = 0;
     let sum = 0;
     for (let x = 0; x < length && worst < 0.07; x++) {
-      const i = first + x * across;
-      const l = L[i] - L[first];
-      const a = (A[i] - A[first]) * chroma;
-      const b = (B[i] - B[first]) * chroma;
-      const d = Math.sqrt(l * l + a * a + b * b);
+      const d = apart(planes, first + x * across, first);
       sum += d;
       if (d > worst) worst = d;
     }
     if (worst < 0.07 && sum / length < 0.008) found.push(y);
   }
   return found;
+}
+
+/** How far a picture stands off from the gutter beside it, and on how much of its edge. */
+const EDGE = { apart: 0.05, part: 0.4 } as const;
+/** Px that an edge may be soft. */
+const SOFT = 2;
+
+/** Whether pictures end on both sides of even lines: those of a sky or a wall go on as they are. */
+function isGutter(planes: Picture['planes'], lines: Lines, [a, b]: readonly [number, number]): boolean {
+  const { from, along, across, count, length } = lines;
+  const middle = (a + b) >> 1;
+  return [a - SOFT, b + SOFT].every((y) => {
+    if (y < 0 || y >= count) return false;
+    let off = 0;
+    for (let x = 0; x < length; x++)
+      if (apart(planes, from + y * along + x * across, from + middle * along + x * across) > EDGE.apart) off++;
+    return off >= EDGE.part * length;
+  });
 }
 
 /** Runs of neighbouring numbers as [first, last]. */
@@ -67,13 +86,13 @@ export function splitCollage(picture: Picture): Box[] {
     for (const rows of ph >= pw ? [true, false] : [false, true]) {
       const length = rows ? ph : pw;
       const from = part.top * w + part.left;
-      const lines = gutters(
-        planes,
-        rows
-          ? { from, along: w, across: 1, count: ph, length: pw }
-          : { from, along: 1, across: w, count: pw, length: ph },
+      const lines: Lines = rows
+        ? { from, along: w, across: 1, count: ph, length: pw }
+        : { from, along: 1, across: w, count: pw, length: ph };
+      // what is even at the border is a frame
+      const cuts = runs(evenLines(planes, lines)).filter(
+        (run) => run[0] === 0 || run[1] === length - 1 || isGutter(planes, lines, run),
       );
-      const cuts = runs(lines);
       const pieces: [number, number][] = [];
       let next = 0;
       for (const [a, b] of [...cuts, [length, length] as [number, number]]) {

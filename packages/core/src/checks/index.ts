@@ -166,6 +166,12 @@ function isWhiteGround(picture: Picture, white: number): boolean {
   return n > 0 && sum / n > 0.94;
 }
 
+/** From this width on the features of a face can be read, px; of somebody whole hair and skin are enough. */
+const READABLE = 160;
+const WHOLE = 64;
+/** Below, nothing of a face can be read, px. */
+const ILLEGIBLE = 32;
+
 function checkFaces({ faces, kind, width, height }: CheckedPicture): Check[] {
   if (!faces || (kind !== 'face' && kind !== 'character')) return [];
   const face = mainFace(faces);
@@ -191,10 +197,10 @@ function checkFaces({ faces, kind, width, height }: CheckedPicture): Check[] {
     });
   if ((face.covered ?? 0) > 0.3)
     out.push({ id: 'face covered', severity: 'warning', reason: 'Something covers a part of the face.' });
-  if (side < 160 && (kind === 'face' || side < 64))
+  if (side < (kind === 'face' ? READABLE : WHOLE))
     out.push({
       id: 'face too small',
-      severity: side < 96 ? 'serious' : 'warning',
+      severity: side < ILLEGIBLE ? 'serious' : 'warning',
       reason: `The face is ${Math.round(side)} px wide; from 160 px on its features can be read.`,
       ...(areaOf(face.box) < 0.2 ? { fix: 'focus face' as const } : {}),
     });

@@ -13,6 +13,8 @@ import { mannerOf, readPicture, type PictureReading } from './readPicture';
 import { WEIGHTS } from './weights.generated';
 import { srgbToLab } from '../colour/oklab';
 import type { Picture } from '../picture/picture';
+import type { Lab } from '../colour/oklab';
+import { hairWord, postureOf, seenPeople, type FoundJoint, type SeenPeople } from './seen';
 
 const cloud = (centre: number[], n: number, seed: number) => {
   const r = new Random(seed);
@@ -91,11 +93,11 @@ test('light, warmth and horizon of a picture are read', () => {
 const sure: PictureReading = {
   medium: { is: 'linocut', probability: 0.9 },
   places: [
-    { is: 'pier', probability: 0.7 },
+    { is: 'pier', probability: 0.97 },
     { is: 'harbour', probability: 0.2 },
     { is: 'marsh', probability: 0.05 },
   ],
-  time: { is: 'dusk', probability: 0.6 },
+  time: { is: 'dusk', probability: 0.85 },
   light: 'dim',
   contrast: 'strong',
   warmth: 'warm',
@@ -121,22 +123,94 @@ test('what a picture is thought to show comes with its probability in thousandth
   expect(medium.probability).toBeGreaterThanOrEqual(Math.floor(1000 / MEDIA.length) / 1000);
 });
 
-test('three candidate prompts, medium first, that our own reader understands', () => {
-  const prompts = promptsFor(sure, 'a figure');
-  expect(prompts).toHaveLength(3);
-  expect(new Set(prompts).size).toBe(3);
-  for (const p of prompts) {
-    expect(p).toMatch(/^linocut: a figure /);
-    expect(understand(p).medium).toBe('linocut');
-  }
-  expect(understand(prompts[0])).toMatchObject({ place: 'pier', time: 'dusk' });
-  expect(understand(prompts[2]).place).toBe('harbour');
-  expect(promptsFor({ ...sure, medium: { is: 'linocut', probability: 0.2 } })[0]).toBe('on the pier at dusk');
+const ILSE: SeenPeople = {
+  ...{ people: 1, near: 'half figure', hair: 'red', hairLength: 'long', posture: 'sitting' },
+  clothes: srgbToLab(46, 139, 87),
+};
+
+describe('candidate prompts', () => {
+  test('say who, hair, clothes, posture and place where they are sure, in words that our own reader understands', () => {
+    const prompts = promptsFor(sure, ILSE);
+    expect(prompts).toEqual([
+      'half figure of somebody on the pier at dusk',
+      'half figure of somebody with long red hair, in a green top, sitting on the pier at dusk',
+      'linocut: half figure of somebody with long red hair, in a green top, sitting on the pier at dusk',
+    ]);
+    const brief = understand(prompts[2]);
+    expect([brief.unheard, brief.unused]).toEqual([[], []]);
+    expect(brief).toMatchObject({ place: 'pier', time: 'dusk', medium: 'linocut' });
+  });
+  test('name no place, time or medium of which there is no evidence', () => {
+    const guessed: PictureReading = {
+      ...sure,
+      medium: { is: 'linocut', probability: 0.79 },
+      places: [{ is: 'harbour', probability: 0.94 }],
+      time: { is: 'dusk', probability: 0.99 },
+    };
+    expect(promptsFor(guessed, { people: 1 })).toEqual(['somebody']);
+    expect(promptsFor(guessed, { people: 3 })).toEqual(['three people']);
+    expect(wordsOf(guessed)).toBe('dim warm navy orange');
+    expect(altTextOf('A picture', guessed)).toBe('A picture: dim light; navy and orange');
+  });
+  test('are none where nothing but colours is known', () => {
+    expect(promptsFor({ ...sure, places: [{ is: 'harbour', probability: 0.5 }] })).toEqual([]);
+  });
 });
 
 test('words to be found by, and a sentence for those who cannot see', () => {
   expect(wordsOf(sure)).toBe('linocut pier dusk dim warm navy orange');
-  expect(altTextOf('Winter pier', sure)).toBe('Winter pier, like linocut; navy and orange');
+  expect(altTextOf('Winter pier', sure)).toBe(
+    'Winter pier: on the pier at dusk; dim light; navy and orange; like linocut',
+  );
+  const about = { seen: ILSE, plainGround: true };
+  expect(altTextOf('Ilse', { ...sure, places: [] }, about)).toBe(
+    'Ilse: half figure of somebody with long red hair, in a green top, sitting; on a plain navy ground; dim light; navy and orange; like linocut',
+  );
+});
+
+describe('who is seen', () => {
+  const face = (height: number, left = 0.3) => ({
+    box: { left, top: 0.1, right: left + height * 0.7, bottom: 0.1 + height },
+    score: 0.9,
+  });
+  const trait = (fields: object, confidence: number) => ({ ...fields, confidence });
+  const BLACK = { colour: [0.18, 0, 0] as Lab };
+
+  test('how near somebody is, by the face', () => {
+    const near = (height: number) => seenPeople({ faces: [face(height)], joints: [] }).near;
+    expect([near(0.5), near(0.2), near(0.1)]).toEqual(['portrait', 'half figure', undefined]);
+    expect(seenPeople({ faces: [face(0.2), face(0.1, 0.7), face(0.02, 0.9)], joints: [] }).people).toBe(2);
+  });
+  test('nobody is seen where there is neither face nor body', () => {
+    expect(seenPeople({ faces: [], joints: [] })).toEqual({ people: 0 });
+    expect(seenPeople({ faces: [], joints: standing().slice(0, 4) }).people).toBe(0);
+    expect(seenPeople({ faces: [], joints: [...standing(), ...standing(0.3)] })).toEqual({
+      people: 1,
+      posture: 'standing',
+    });
+  });
+  test('hair and clothes are said where they are sure, in words that are right', () => {
+    const hair = (confidence: number, is: object = BLACK) =>
+      seenPeople({ faces: [face(0.4)], joints: [], traits: { hair: trait(is, confidence) } }).hair;
+    expect([hair(0.85), hair(0.7)]).toEqual(['black', undefined]);
+    expect(hair(0.9, { colour: [0.6, -0.15, 0.1] as Lab })).toBeUndefined();
+    expect(hairWord([0.8, 0.01, 0.1])).toBe('blond');
+    expect(hairWord([0.42, 0.03, 0.05])).toBe('brown');
+  });
+  test('somebody stands or sits by hips, knees and ankles; where these are not seen nothing is said', () => {
+    expect(postureOf(standing())).toBe('standing');
+    expect(postureOf(standing().map((j) => (/Knee/.test(j.name) ? { ...j, y: 0.55 } : j)))).toBe('sitting');
+    expect(postureOf(standing().filter((j) => !/Ankle/.test(j.name)))).toBeUndefined();
+    expect(postureOf(standing().map((j) => ({ ...j, score: 0.1 })))).toBeUndefined();
+  });
+
+  /** Shoulders, hips, knees and ankles of somebody upright. */
+  function standing(left = 0): FoundJoint[] {
+    const ys = { Shoulder: 0.3, Hip: 0.5, Knee: 0.7, Ankle: 0.9 };
+    return Object.entries(ys).flatMap(([part, y]) =>
+      ['left', 'right'].map((side) => ({ name: `${side}${part}`, x: 0.5 + left, y, score: 0.8 })),
+    );
+  }
 });
 
 test('the manner of a picture has unit length and does not change with its subject as much as with its grain', () => {
