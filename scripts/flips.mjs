@@ -137,22 +137,25 @@ function copied() {
 }
 
 const copy = copied();
-const run = (...args) =>
+/** A change may make a loop that never ends: longer than this no run of unchanged tests takes, ms. */
+const PATIENCE = { beside: 900_000, pictures: 600_000, elsewhere: 3_600_000, browser: 3_600_000, build: 600_000 };
+const run = (where, ...args) =>
   spawnSync(process.execPath, args, {
     cwd: copy,
     stdio: ['ignore', 'ignore', 'pipe'],
     encoding: 'utf8',
     maxBuffer: 256 * 1024 * 1024,
-    timeout: 3_600_000,
+    timeout: PATIENCE[where],
+    killSignal: 'SIGKILL',
   });
 const jest = path.join('node_modules', 'jest', 'bin', 'jest.js');
 
 /** Runs Jest; returns the first suite that failed, with the name of its first failing test. Undefined where all pass. */
-function failureOf(...args) {
-  const { status, stderr } = run(jest, '--colors=false', ...args);
+function failureOf(where, ...args) {
+  const { status, stderr } = run(where, jest, '--colors=false', ...args);
   if (status === 0) return undefined;
   const suite = /^FAIL (?:\S+ )?(\S+\.(?:test|e2e)\.tsx?)/m.exec(stderr)?.[1] ?? '';
-  return { suite, test: /^ {2}● (.+)$/m.exec(stderr)?.[1] ?? 'the run ended without a result' };
+  return { suite, test: /^ {2}● (.+)$/m.exec(stderr)?.[1] ?? 'the run did not come to its end' };
 }
 
 /** What is tried for a change, in this order: the tests beside the file, the frozen pictures, all tests that stand on it. */
@@ -170,12 +173,12 @@ function trials(file) {
 /** The first trial that fails, with the suite and the test that did; undefined where none does. */
 function minded({ file }) {
   for (const [where, ...args] of trials(file)) {
-    const failure = failureOf(...args);
+    const failure = failureOf(where, ...args);
     if (failure) return { where, ...failure };
   }
   if (!said.browser || !/apps\//.test(file)) return undefined;
-  if (run('scripts/build.mjs').status) return { where: 'build', suite: '', test: 'the build' };
-  const failure = failureOf('--config', 'e2e/jest.config.cjs', '--runInBand', '--bail');
+  if (run('build', 'scripts/build.mjs').status) return { where: 'build', suite: '', test: 'the build' };
+  const failure = failureOf('browser', '--config', 'e2e/jest.config.cjs', '--runInBand', '--bail');
   return failure && { where: 'browser', ...failure };
 }
 
@@ -183,7 +186,7 @@ const sound = new Map();
 /** A suite that fails without any change says nothing: then the copy, or a test, is broken. */
 function assertSound({ where, suite }) {
   if (!suite || where === 'browser') return;
-  if (!sound.has(suite)) sound.set(suite, !failureOf('--runTestsByPath', suite));
+  if (!sound.has(suite)) sound.set(suite, !failureOf('elsewhere', '--runTestsByPath', suite));
   if (sound.get(suite)) return;
   console.error(`${suite} fails without a change`);
   process.exit(2);

@@ -173,9 +173,8 @@ test('advice about looks and sheets names what to do', () => {
 });
 
 test('prompts that a reference is put into are understood by our own reader', async () => {
-  const { prompts } = pictures[0];
-  expect(prompts).toHaveLength(3);
-  for (const p of prompts) expect(understand(p).understood.length).toBeGreaterThan(0);
+  const prompts = pictures.flatMap((p) => p.prompts);
+  for (const p of prompts) expect([p, understand(p).unheard]).toEqual([p, []]);
 });
 
 test('over its takes a character keeps what it gives, and the words keep what they say', async () => {

@@ -6,6 +6,9 @@ const NAMED = Object.entries(COLOUR_VALUES)
   .filter(([name]) => name !== 'blond' && name !== 'scarlet' && name !== 'gold')
   .map(([name, lch]) => ({ name, lab: lchToLab(lch) }));
 
+/** Names of colours that are darker mean dark ones, as navy does. */
+const DARK = 0.42;
+
 /**
  * What a colour is called: one of the names that prompts understand, with "dark", "light" or "pale" where it is far from the
  * usual one.
@@ -17,6 +20,8 @@ export function colourName(lab: Lab): string {
   let best = NAMED[0];
   let least = Infinity;
   for (const n of NAMED) {
+    // a name that means a dark colour is none for a light one
+    if (n.lab[0] < DARK && L - n.lab[0] > 0.14) continue;
     const d = Math.hypot(0.55 * (n.lab[0] - lab[0]), 1.8 * (n.lab[1] - lab[1]), 1.8 * (n.lab[2] - lab[2]));
     if (d < least) {
       least = d;

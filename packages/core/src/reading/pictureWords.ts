@@ -32,17 +32,11 @@ const listOf = (words: readonly string[]): string =>
 const COUNTS = ['', '', 'two', 'three', 'four', 'five', 'six'];
 
 /** Whoever is in a picture, as far as it is sure: "portrait of somebody with long brown hair, in a green top". */
-function whoWords({ people, near, hair, hairLength, clothes, beard, glasses, posture }: SeenPeople): string {
+function whoWords({ people, near, hair, hairLength, clothes, posture }: SeenPeople): string {
   if (!people) return '';
   const who = people > 1 ? `${COUNTS[people] ?? 'many'} people` : near ? `${near} of somebody` : 'somebody';
-  const head = [
-    hair && [hairLength, hair, 'hair'].filter(Boolean).join(' '),
-    beard && 'a beard',
-    glasses && 'glasses',
-  ].filter((w): w is string => !!w);
-  return [`${who}${head.length ? ` with ${listOf(head)}` : ''}`, clothes && `in a ${colourName(clothes)} top`, posture]
-    .filter(Boolean)
-    .join(', ');
+  const head = hair ? ` with ${[hairLength, hair, 'hair'].filter(Boolean).join(' ')}` : '';
+  return [`${who}${head}`, clothes && `in a ${colourName(clothes)} top`, posture].filter(Boolean).join(', ');
 }
 
 /** What is sure of a picture besides people: medium, place and time, in words of a prompt. */

@@ -71,6 +71,14 @@ test.each([
   expect(colourName(srgbToLab(r, g, b))).toContain(name);
 });
 
+test('a light colour never has the name of a dark one', () => {
+  for (let L = 0.5; L <= 0.95; L += 0.05)
+    for (let hue = 0; hue < 360; hue += 20) {
+      const name = colourName([L, 0.05 * Math.cos((hue * Math.PI) / 180), 0.05 * Math.sin((hue * Math.PI) / 180)]);
+      expect([L, hue, name]).toEqual([L, hue, expect.not.stringMatching(/navy|black/)]);
+    }
+});
+
 const readingOf = (p: Picture): PictureReading =>
   readPicture({
     strokes: describeStrokes(p),
