@@ -1,6 +1,6 @@
 import { EntityManager, type SqlEntityManager } from '@mikro-orm/better-sqlite';
 import { Inject, Injectable } from '@nestjs/common';
-import type { MixState } from '@urbild/core';
+import { LEAST_ARRIVAL, type MixState } from '@urbild/core';
 import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
 import { together } from '../platform/database/together';
@@ -8,6 +8,7 @@ import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
+import { arrivalsOf } from './arrivals';
 import { dropTakes, endControls, oldDrafts } from './endTakes';
 import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
 import { ENGINE, type TakeEngine } from './takeEngine';
@@ -52,18 +53,30 @@ export class TakesService {
     return this.present(takes);
   }
 
-  /** The weights with which references, looks and characters were in kept takes: from the lowest to the highest. */
+  /**
+   * The weights with which references, looks and characters were in kept takes and arrived there: from the lowest to the highest. A take
+   * that was kept although something did not arrive says nothing of its weight; what cannot be told counts.
+   */
   async worked(ids: readonly string[]): Promise<WorkedDto[]> {
     if (!ids.length) return [];
-    return this.em.execute<WorkedDto[]>(
-      `select e.value->>'referenceId' as referenceId, min(e.value->>'weight') as low, max(e.value->>'weight') as high,
-         count(distinct t.id) as count
+    const rows = await this.em.execute<{ id: string; referenceId: string; influence: string; weight: number }[]>(
+      `select t.id, e.value->>'referenceId' as referenceId, e.value->>'id' as influence, e.value->>'weight' as weight
        from take t, json_each(t.origin, '$.influences') e
        where t.deleted_at is null and t.keeper = 1 and e.value->>'on' and e.value->>'weight' > 0
-         and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')})
-       group by e.value->>'referenceId'`,
+         and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')})`,
       [...ids],
     );
+    const kept = await this.em
+      .fork()
+      .find(TakeEntity, { id: { $in: rows.map((r) => r.id) } }, { fields: ['id', 'measurements'] });
+    const arrivals = new Map(kept.map((t) => [t.id, arrivalsOf(t)]));
+    const arrived = rows.filter((r) => (arrivals.get(r.id)?.[r.influence]?.overall ?? 1) >= LEAST_ARRIVAL);
+    return ids.flatMap((referenceId) => {
+      const own = arrived.filter((r) => r.referenceId === referenceId);
+      const weights = own.map((r) => r.weight);
+      const count = new Set(own.map((r) => r.id)).size;
+      return count ? [{ referenceId, low: Math.min(...weights), high: Math.max(...weights), count }] : [];
+    });
   }
 
   /** All takes that were kept, newest first. */

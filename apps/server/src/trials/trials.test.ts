@@ -1,7 +1,9 @@
+import { MikroORM } from '@mikro-orm/core';
 import sharp from 'sharp';
 import type { ReferenceDto } from '../library/reference.dto';
 import type { InForceDto, MixDto, MixVersionDto } from '../mixes/mix.dto';
 import type { TakeDto, WorkedDto } from '../takes/take.dto';
+import { TakeEntity } from '../takes/take.entity';
 import { bringIn, newMix, openStudio, type TestStudio } from '../test/studio';
 import type { SolveDto, StripDto } from './trial.dto';
 
@@ -243,7 +245,15 @@ describe('the bench', () => {
     expect(kept).toMatchObject({ keeper: true, rating: 4, note: 'the sky', rejected: false });
     const worked = await get<WorkedDto[]>(`/takes/worked?ids=${first.id},${second.id}`);
     expect(worked).toEqual([{ referenceId: first.id, low: 0.8, high: 0.8, count: 1 }]);
-    const rejected = await say({ rejected: true }, kept.version);
+    // a weight with which nothing arrived did not work, though the take was kept
+    const em = studio.app.get(MikroORM).em.fork();
+    const stored = await em.findOneOrFail(TakeEntity, { id: take.id });
+    const arrivals = Object.entries(stored.measurements!.arrivals).map(([id, a]) => [id, { ...a, overall: 0.01 }]);
+    stored.measurements = { ...stored.measurements!, arrivals: Object.fromEntries(arrivals) as never };
+    await em.flush();
+    expect(await get<WorkedDto[]>(`/takes/worked?ids=${first.id}`)).toEqual([]);
+    const { version } = await get<TakeDto>(`/takes/${take.id}`);
+    const rejected = await say({ rejected: true }, version);
     expect(rejected).toMatchObject({ keeper: false, rejected: true, rating: 4 });
     expect(await get<WorkedDto[]>('/takes/worked?ids=')).toEqual([]);
   });
