@@ -62,6 +62,12 @@ describe('what comes to nothing is told with its reason', () => {
     ['a queen in the kitchen', 'queen', 'Drawn as a woman, not more.'],
     ['a girl with a broom', 'broom', 'Drawn as a rod, not more.'],
     ["the harbour, bird's eye view", "bird's eye view", 'Drawn as a high horizon, not more.'],
+    [
+      'a cat on a barrel, a dog in front of it',
+      'in front of',
+      'Whom the next word means is not understood: say the name again.',
+    ],
+    ['Brom stands in the shallows', 'shallows', 'Drawn as a marsh, not more.'],
     ['the pier in a thunderstorm', 'thunderstorm', 'Drawn as dark clouds and rain, not more.'],
   ])('%s', (prompt, text, why) => {
     expect(unusedOf(prompt)).toContainEqual([text, why]);

@@ -114,10 +114,15 @@ export class ClaimTracker {
       else if (own.length) claims.push(...own.map((one) => ({ ...span, ...one })));
       else if (!word.meanings.every(({ axis }) => TIES.has(axis)))
         unused.push({ ...span, means, why: whyUnused(word, brief, kept) });
+      else if (POINTS_BACK.test(brief.text.slice(end)))
+        unused.push({ ...span, means, why: 'Whom the next word means is not understood: say the name again.' });
     }
     return { claims, unused };
   }
 }
+
+/** A word that stands for something named before. */
+const POINTS_BACK = /^\s+(it|them|him|her|us|me|this|that|these|those)\b/i;
 
 const signatureOf = (pending: Pending): string => JSON.stringify(pending);
 const NOTHING = signatureOf({ colours: [], features: [], garments: [] });

@@ -71,6 +71,7 @@ const LESS: Readonly<Record<string, Readonly<Record<string, readonly [drawn: str
     'old man': ['an old man', ['wizard']],
   },
   place: {
+    marsh: ['a marsh', ['shallows']],
     'reed channel': ['a reed channel', ['lake', 'pond']],
     'market quay': ['the market quay', ['bazaar']],
     beach: ['a beach', ['desert', 'island']],

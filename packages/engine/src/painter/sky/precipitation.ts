@@ -7,8 +7,8 @@ import type { Scene } from '../scene/scene';
 /** Rain, snow and mist in front of everything, as the weather says. `horizon` in px. */
 export function paintPrecipitation(scene: Scene, horizon: number): void {
   const { weather } = scene.light;
-  if (weather === 'rain') rain(scene, 0.3, 170);
-  if (weather === 'storm') rain(scene, 0.3, 150);
+  if (weather === 'rain') rain(scene, 0.6, 210);
+  if (weather === 'storm') rain(scene, 0.45, 170);
   if (weather === 'snow') snow(scene, 190);
   if (weather === 'wind') gusts(scene);
   if (weather === 'fog') mist(scene, horizon + 30 * scene.unit, 120 * scene.unit, 0.5);
@@ -17,17 +17,20 @@ export function paintPrecipitation(scene: Scene, horizon: number): void {
 function rain(scene: Scene, alpha: number, count: number): void {
   const { random: r, light: e, width: W, height: H, unit: u } = scene;
   const pen = scene.pen({ region: REGION.none, depth: 0, raw: true });
+  // light drops before what is dark, dark ones before what is light: neither sky swallows all of them
+  const light = mixLch(e.haze, e.light, 0.5);
+  const dark: Lch = [light[0] * 0.62, light[1], light[2]];
   for (let i = 0; i < count; i++) {
     const x = r.next() * W * 1.2;
     const y = r.next() * H * 1.1 - 20;
-    const l = r.range(12, 34) * u;
+    const l = r.range(16, 42) * u;
     pen.line(
       [
         [x, y],
         [x - l * 0.3, y + l],
       ],
-      r.range(0.5, 1.2) * u,
-      mixLch(e.haze, e.light, 0.5),
+      r.range(0.8, 1.7) * u,
+      i % 3 ? light : dark,
       { alpha: alpha * r.range(0.4, 1) },
     );
   }
