@@ -60,15 +60,30 @@ export interface ArrivalInput {
   readonly take: Descriptors;
   readonly control: Descriptors;
   readonly reference: Descriptors;
-  /** Unrelated pictures: what they score is 0. */
+  /** Unrelated pictures: what they score is 0. The same list for all takes is compared with each picture only once. */
   readonly strangers?: readonly Descriptors[];
   /** Pose and identity, as somebody else found them, or why they cannot be told. */
   readonly others?: Readonly<Partial<Record<'pose' | 'identity', OtherChannel | string>>>;
 }
 
-const AGREES = 'The prompt alone is as near to it already: there is no way to go.';
 /** Layouts cost most to compare: fewer strangers do. */
 const LAYOUT_STRANGERS = 4;
+
+type Distances = Partial<Record<MeasuredChannel, readonly number[]>>;
+const known = new WeakMap<readonly Descriptors[], WeakMap<Descriptors, Distances>>();
+
+/** Distances of a picture to strangers: compared once for each picture, however many references are measured in it. */
+function toStrangers(channel: MeasuredChannel, of: Descriptors, strangers: readonly Descriptors[]): readonly number[] {
+  let pictures = known.get(strangers);
+  if (!pictures) known.set(strangers, (pictures = new WeakMap()));
+  let distances = pictures.get(of);
+  if (!distances) pictures.set(of, (distances = {}));
+  const own = channel === 'layout' ? strangers.slice(0, LAYOUT_STRANGERS) : strangers;
+  return (distances[channel] ??= own.map((stranger) => distanceOn(channel, of, stranger)));
+}
+
+const AGREES = 'The prompt alone is as near to it already: there is no way to go.';
+const NOBODY: readonly Descriptors[] = [];
 
 /**
  * Arrival of `take` at `reference` on every channel that `gives` acts on and that can be measured: colour, surface and layout by
@@ -79,7 +94,7 @@ export function measureArrival({
   take,
   control,
   reference,
-  strangers = [],
+  strangers = NOBODY,
   others = {},
 }: ArrivalInput): Arrival {
   const channels: Partial<Record<Channel, number>> = {};
@@ -87,12 +102,10 @@ export function measureArrival({
   const untold: Partial<Record<Channel, string>> = {};
   const acting = channelsOf(gives);
   for (const channel of MEASURED.filter((c) => acting.includes(c))) {
-    const to = (of: Descriptors): ToReference => ({
-      take: distanceOn(channel, take, of),
-      control: distanceOn(channel, control, of),
-    });
-    const own = channel === 'layout' ? strangers.slice(0, LAYOUT_STRANGERS) : strangers;
-    const value = arrivalOf(to(reference), own.map(to));
+    const own = { take: distanceOn(channel, take, reference), control: distanceOn(channel, control, reference) };
+    const controls = toStrangers(channel, control, strangers);
+    const ways = toStrangers(channel, take, strangers).map((d, k) => ({ take: d, control: controls[k] }));
+    const value = arrivalOf(own, ways);
     if (value === undefined) untold[channel] = AGREES;
     else channels[channel] = value;
   }

@@ -191,6 +191,19 @@ async function strange({ controlPicture, blobDir }: RenderTask, result: RenderRe
 const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> =>
   decodeDescriptors(await readFile(blobPath(dir, hash)));
 
+const controls = new Map<string, Promise<Descriptors>>();
+
+/** What is measured of a control; drafts share one, and what was compared with it once stays known as long as it is kept. */
+function controlOf(dir: string, hash: string): Promise<Descriptors> {
+  let control = controls.get(hash);
+  if (!control) {
+    controls.set(hash, (control = descriptorsOf(dir, hash)));
+    control.catch(() => controls.delete(hash));
+    if (controls.size > KEPT_PICTURES) controls.delete(controls.keys().next().value!);
+  }
+  return control;
+}
+
 const aspectOf = async (dir: string, hash: string): Promise<number> => {
   const { width, height } = await pictureOf(dir, hash);
   return width / height;
@@ -198,7 +211,7 @@ const aspectOf = async (dir: string, hash: string): Promise<number> => {
 
 async function measure(task: RenderTask, take: Descriptors, result: RenderResult): Promise<Record<string, Arrival>> {
   if (!task.control) return {};
-  const control = await descriptorsOf(task.blobDir, task.control);
+  const control = await controlOf(task.blobDir, task.control);
   const arrivals: Record<string, Arrival> = {};
   for (const { influence, pictures } of task.references) {
     const asked = task.request.influences.find((i) => i.id === influence);
