@@ -357,6 +357,8 @@ describe('a strip', () => {
     table();
     expect(chosen()).toBe(1);
     expect(screen.getByText('Carved quay 70 % · words 80 %')).toBeVisible();
+    // the foot says which one is best, and by how much
+    expect(screen.getByText(/^[\d.]+.*: \d+ %$/)).toBeVisible();
   });
 
   test('is gone through by arrows, and ends at its ends', () => {

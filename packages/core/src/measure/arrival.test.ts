@@ -102,6 +102,16 @@ describe('strangers are where arrival begins', () => {
     );
   });
 
+  test('strangers that were compared with a picture before say the same again', () => {
+    const strangers = [3, 4, 5].map((seed) => describePicture(testScene(seed)));
+    const at = (take: typeof control, list: typeof strangers) =>
+      measureArrival({ gives: 'everything', take, control, reference, strangers: list });
+    const [first, other] = [reference, describePicture(testScene(10))];
+    const fresh = [at(first, [...strangers]), at(other, [...strangers])];
+    expect([at(first, strangers), at(other, strangers), at(first, strangers)]).toEqual([...fresh, fresh[0]]);
+    expect(fresh[0]).not.toEqual(fresh[1]);
+  });
+
   test('a take of one reference has not arrived at another one', () => {
     const others = [3, 4, 5].map((seed) => describePicture(testScene(seed)));
     const input = { gives: 'palette' as const, control, reference, strangers: others };
