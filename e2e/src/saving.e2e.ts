@@ -118,6 +118,25 @@ test('a page that is closed while nothing answers loses nothing: the next one se
   await browser.until('what was edited', async () => Math.abs((await mix()).influences[1].weight - 0.85) < 1e-6, 30);
 });
 
+test('so does a change of several pictures', async () => {
+  const window = await browser.driver.getWindowHandle();
+  await browser.driver.switchTo().newWindow('tab');
+  await go(`/library?${references.map((id) => `sel=${id}`).join('&')}`);
+  await browser.until('both to be chosen', async () =>
+    (await (await browser.find('p[role=status]')).getText()).includes('2 chosen'),
+  );
+  await studio.stop('SIGKILL');
+  await browser.driver.actions().sendKeys('3').perform();
+  await browser.driver.sleep(1000);
+  await browser.driver.close();
+  await browser.driver.switchTo().window(window);
+  studio = await studio.again();
+  await go('/looks');
+  const ratings = () =>
+    Promise.all(references.map(async (id) => (await studio.get<{ rating: number }>(`/references/${id}`)).rating));
+  await browser.until('the rating of both', async () => (await ratings()).every((r) => r === 3), 30);
+});
+
 test('undo goes on after a reload', async () => {
   await bench();
   const before = (await mix()).influences[0].weight;

@@ -7,6 +7,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-router';
 import { resumeUnsaved } from './api/documents';
 import { startUndo } from './api/undoSteps';
+import { resumeChanges } from './api/unsentChanges';
 import { EventsProvider } from './api/events';
 import { ImportPanel } from './parts/ImportPanel';
 import { ImportProvider } from './parts/imports';
@@ -94,6 +95,7 @@ const router = createBrowserRouter([
 
 startUndo(client);
 void resumeUnsaved(client);
+void resumeChanges(client);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -8,7 +8,7 @@ import {
 } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
 import { useNotice } from '../parts/notices';
-import { api, ask, ServerProblem, type Reference } from './client';
+import { api, ask, type Reference } from './client';
 import { changeDocument } from './changeDocument';
 import { referenceDocument, referenceFields, withEdits, type ReferenceFields } from './documents';
 import { keys } from './keys';
@@ -16,10 +16,10 @@ import { loadReference } from './loadReference';
 import { openDocument } from '../shared/save/documents';
 import { useOpenDocument } from '../shared/save/useSaved';
 import { remember, stepBack } from './undo';
+import { mayGoWell, sendChange, type UnsentChange } from './unsentChanges';
 
 export type Found = Schemas['SearchDto'];
 export type Gives = Schemas['GivesDto'];
-export type BulkChange = Omit<Schemas['BulkChangeDto'], 'ids'>;
 export type Preparation = Schemas['PreparationDto'];
 export type Box = Schemas['BoxDto'];
 export type Corrections = Omit<Schemas['CorrectDto'], 'version'>;
@@ -77,16 +77,15 @@ export function useChangeReference() {
   };
 }
 
-/** Changes many references in one go; Ctrl+Z and the notice undo it. */
+/** Changes many references in one go; Ctrl+Z and the notice undo it. What is not sent when the page closes is sent by the next one. */
 export function useChangeMany() {
   const client = useQueryClient();
   const tell = useNotice();
   return useMutation({
-    mutationFn: ({ ids, change }: { ids: readonly string[]; change: BulkChange; says?: string }) =>
-      ask(api.POST('/api/v1/references/change', { body: { ids: [...ids], ...change } })),
+    mutationFn: (wish: UnsentChange & { says?: string }) => sendChange(wish),
     // quick keys: one after the other, so that the last one wins
     scope: { id: 'many references' },
-    retry: (_, error) => error instanceof ServerProblem && error.status === 0,
+    retry: (_, error) => mayGoWell(error),
     onMutate: ({ ids, change }) => {
       const { kind, rating, favourite, rights } = change;
       const plain = Object.fromEntries(

@@ -51,7 +51,7 @@ export function ShortcutsDialog() {
           <Dialog.Title className="mb-4 font-title text-2xl">Shortcuts</Dialog.Title>
           <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-2">
             {SHORTCUTS.map(([key, does]) => (
-              <div key={key} className="contents">
+              <div key={does} className="contents">
                 <dt className="font-semibold">{key}</dt>
                 <dd>{does}</dd>
               </div>
