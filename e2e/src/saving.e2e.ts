@@ -122,9 +122,12 @@ test('so does a change of several pictures', async () => {
   const window = await browser.driver.getWindowHandle();
   await browser.driver.switchTo().newWindow('tab');
   await go(`/library?${references.map((id) => `sel=${id}`).join('&')}`);
-  await browser.until('both to be chosen', async () =>
-    (await (await browser.find('p[role=status]')).getText()).includes('2 chosen'),
-  );
+  await browser.until('both to be chosen', async () => {
+    const told = await Promise.all(
+      (await browser.all('section[aria-label="Pictures"] [role=status]')).map((p) => p.getText()),
+    );
+    return told.some((text) => text.includes('2 chosen'));
+  });
   await studio.stop('SIGKILL');
   await browser.driver.actions().sendKeys('3').perform();
   await browser.driver.sleep(1000);

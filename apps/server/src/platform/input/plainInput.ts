@@ -37,7 +37,8 @@ export function plainInput(request: Request, _response: Response, next: NextFunc
   } catch {
     errors.push({ field: 'address', message: 'The address holds a % that stands for nothing.' });
   }
-  for (const [name, value] of Object.entries(request.query))
+  // an address of the page may say a thing twice: several pictures are chosen; only the page reads it
+  for (const [name, value] of request.path.startsWith('/api/') ? Object.entries(request.query) : [])
     if (typeof value !== 'string') errors.push({ field: name, message: `${name}: give it once` });
   const fault = request.body === undefined ? undefined : faultOf(request.body);
   if (fault) errors.push({ field: 'body', message: `This request was not read: ${fault}.` });
