@@ -129,7 +129,7 @@ test('so does a change of several pictures', async () => {
     return told.some((text) => text.includes('2 chosen'));
   });
   await studio.stop('SIGKILL');
-  await browser.driver.actions().sendKeys('3').perform();
+  await (await browser.find('[role=listbox] [role=option]')).sendKeys('3');
   await browser.driver.sleep(1000);
   await browser.driver.close();
   await browser.driver.switchTo().window(window);

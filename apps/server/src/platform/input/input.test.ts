@@ -13,7 +13,7 @@ import type { ProblemDocument } from '../problems/problem';
 import { bringIn, newMix, openStudio, testPng, type TestStudio } from '../../test/studio';
 import { atMost } from './atMost';
 import { isId, Nested, NestedList, Optional } from './decorators';
-import { faultOf } from './plainInput';
+import { faultOf, plainInput } from './plainInput';
 
 describe('what a body may be', () => {
   const nested = (depth: number): unknown => (depth ? { a: nested(depth - 1) } : 1);
@@ -110,6 +110,14 @@ describe('the server', () => {
       .send(deep)
       .expect(400);
     expect(detail(answer.body)).toMatch(/nested deeper/);
+  });
+
+  test('what an address of the page says twice is left to the page', () => {
+    const next = jest.fn();
+    const at = (path: string) => ({ url: `${path}?sel=a&sel=b`, path, query: { sel: ['a', 'b'] } }) as never;
+    plainInput(at('/library'), {} as never, next);
+    plainInput(at('/api/v1/references'), {} as never, next);
+    expect(next.mock.calls.map(([problem]: unknown[]) => problem === undefined)).toEqual([true, false]);
   });
 
   test('refuses what is given twice where one is meant, and escapes that stand for nothing', async () => {
