@@ -44,9 +44,9 @@ export class ConsistencyService {
       const take = batch ? own.find((t) => t.trial?.batch === batch && t.status === 'done') : leadOf(own);
       return take?.descriptorsHash ? [{ shot, take }] : [];
     });
-    const takes = await this.whole(pairs.map((p) => p.take));
+    const takes = await this.whole(pairs.map((p) => p.take.id));
     const controls = await this.series.controlsOf(takes);
-    const before = await this.whole(batch ? all.filter((t) => takes.some((o) => o.fromTakeId === t.id)) : []);
+    const before = await this.whole(batch ? takes.flatMap((t) => t.fromTakeId ?? []) : []);
     const influences = judged(plan, takes);
     const names = await this.sources.names();
     const takesOf = (compare: readonly ComparedShot[]) => ({
@@ -72,7 +72,7 @@ export class ConsistencyService {
     });
     /** Whether the k-th shot no longer falls out with a take that was made from another plan of it. */
     const bringsBack = async (k: number, { trial, id }: Take): Promise<boolean> => {
-      const [take] = await this.whole([{ id } as Take]);
+      const [take] = await this.whole([id]);
       if (!take?.descriptorsHash) return false;
       const other = compared(plan, { ...pairs[k].shot, ...trial!.plan! }, take, influences);
       const tried = { ...takesOf(present.map((p, n) => (n === k ? other : p))), controls: [] };
@@ -96,12 +96,13 @@ export class ConsistencyService {
           const own = all.filter((t) => t.shotId === shot.id);
           const told = this.present(fall, shot, take, plan, influences);
           const remedies = await Promise.all(
-            told.remedies.map(async ({ label, plan: as }) => ({
-              ...{ label, plan: { ...as, own: ownToDto(as.own) } },
-              state: await stateOf(takeOfRemedy(own, { label, plan: as }, take.id), (t) => bringsBack(fall.shot, t)),
-            })),
+            told.remedies.map(async ({ label, plan: as }) => {
+              const tried = takeOfRemedy(own, { label, plan: as }, take.id);
+              const state = await stateOf(tried, (t) => bringsBack(fall.shot, t));
+              return state ? [{ label, plan: { ...as, own: ownToDto(as.own) }, state }] : [];
+            }),
           );
-          return { ...told, remedies };
+          return { ...told, remedies: remedies.flat() };
         }),
       ),
     };
@@ -135,11 +136,11 @@ export class ConsistencyService {
     };
   }
 
-  /** Takes with everything that was measured of them. */
-  private async whole(takes: readonly Take[]): Promise<Take[]> {
-    const found = await this.em.fork().find(TakeEntity, { id: { $in: takes.map((t) => t.id) } });
+  /** Takes with everything that was measured of them, in the order of their ids. */
+  private async whole(ids: readonly string[]): Promise<Take[]> {
+    const found = await this.em.fork().find(TakeEntity, { id: { $in: [...ids] } });
     const byId = new Map(found.map((t) => [t.id, t]));
-    return takes.flatMap((t) => byId.get(t.id) ?? []);
+    return ids.flatMap((id) => byId.get(id) ?? []);
   }
 
   private compared(task: Omit<ConsistencyTask, 'kind'>): Promise<ConsistencyResult> {
@@ -155,11 +156,15 @@ export class ConsistencyService {
   }
 }
 
-/** What is known of a remedy from the take in which it was tried. */
-async function stateOf(take: Take | undefined, helps: (take: Take) => Promise<boolean>): Promise<RemedyState> {
+/** What is known of a remedy from the take in which it was tried; undefined where that take failed, which says nothing of it. */
+async function stateOf(
+  take: Take | undefined,
+  helps: (take: Take) => Promise<boolean>,
+): Promise<RemedyState | undefined> {
   if (!take) return 'untried';
   if (take.status === 'queued' || take.status === 'rendering') return 'trying';
-  return take.status === 'done' && (await helps(take)) ? 'helps' : 'fails';
+  if (take.status !== 'done') return undefined;
+  return (await helps(take)) ? 'helps' : 'fails';
 }
 
 /** The influences of the mix as they are judged: with what is known of whoever they show. */

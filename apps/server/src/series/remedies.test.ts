@@ -39,8 +39,9 @@ test('a remedy is not known to help before it was tried', async () => {
   expect(falls[0].remedies.map((r) => r.state)).toEqual(falls[0].remedies.map(() => 'untried'));
 });
 
-test('tried out of sight, it is known to help or not; asking again tries nothing twice', async () => {
-  const asked = await tryOut();
+test('tried out of sight, it is known to help or not; asking twice tries nothing twice', async () => {
+  const [asked] = await Promise.all([tryOut(), tryOut()]);
+  expect(await takes()).toBe(1 + asked.falls[0].remedies.length);
   expect(asked.falls[0].remedies.every((r) => r.state === 'trying')).toBe(true);
   expect((await shot()).takes).toHaveLength(1);
   await studio.jobs.idle();
@@ -51,6 +52,17 @@ test('tried out of sight, it is known to help or not; asking again tries nothing
   await tryOut();
   await studio.jobs.idle();
   expect(await takes()).toBe(before);
+});
+
+test('a try that failed says nothing of its remedy', async () => {
+  const em = studio.app.get(MikroORM).em.fork();
+  const tried = await em.find(TakeEntity, { shotId: series.shots[OFF].id, deletedAt: null });
+  const last = tried.find((t) => t.trial?.quiet && t.trial.label !== 'Take its own setting back')!;
+  last.status = 'failed';
+  await em.flush();
+  expect((await consistency()).falls[0].remedies.map((r) => r.label)).toEqual(['Take its own setting back']);
+  last.status = 'done';
+  await em.flush();
 });
 
 test('what was tried is shown when it is wanted, and put out of sight when it is left', async () => {

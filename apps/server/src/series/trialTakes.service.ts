@@ -65,19 +65,17 @@ export class TrialTakesService {
 
   /** Tries remedies of a shot out of sight, to find out which of them help; what was tried for an earlier take of it goes. */
   async tryOut(shotId: string, remedies: readonly TriedRemedy[]): Promise<void> {
-    const { series, shot, own, lead, state } = await this.shotOf(shotId);
-    if (!lead) return;
-    const orders: TakeOrder[] = [];
-    for (const { label, plan } of remedies) {
-      if (takeOfRemedy(own, { label, plan }, lead.id)) continue;
-      const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan, quiet: true };
-      orders.push(await this.order(stateOfShot(state, plan), lead.quality, series, shot, lead, trial));
-    }
+    // looked up and put in line together: two windows that ask at once have each remedy tried once
     await together(this.em, async () => {
-      await this.takes.stop(
-        own.filter((t) => t.trial?.quiet && t.fromTakeId !== lead.id),
-        true,
-      );
+      const { series, shot, own, lead, state } = await this.shotOf(shotId);
+      if (!lead) return;
+      const outdated = own.filter((t) => t.trial?.quiet && t.fromTakeId !== lead.id);
+      await this.takes.stop(outdated, true);
+      const orders: TakeOrder[] = [];
+      for (const { label, plan } of remedies.filter((r) => !takeOfRemedy(own, r, lead.id))) {
+        const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan, quiet: true };
+        orders.push(await this.order(stateOfShot(state, plan), lead.quality, series, shot, lead, trial));
+      }
       await this.queue.put(orders);
     });
   }

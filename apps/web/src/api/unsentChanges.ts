@@ -68,17 +68,20 @@ export async function sendChange(wish: UnsentChange) {
 export async function resumeChanges(client: QueryClient): Promise<void> {
   const [db, own] = [await open(), await windowId()];
   if (!db) return;
+  let sent = 0;
   for (const key of await db.getAllKeys('changes')) {
     const entry = await db.get('changes', key);
     if (!entry || (entry.window !== own && (await windowIsOpen(entry.window)))) continue;
     const { ids, change } = entry;
     try {
       await ask(api.POST('/api/v1/references/change', { body: { ids: [...ids], ...change } }));
+      sent++;
     } catch (error) {
       // the line is still down: the next page goes on
       if (mayGoWell(error)) return;
     }
     await db.delete('changes', key);
   }
-  await client.invalidateQueries({ queryKey: ['search'] });
+  // events tell of the references themselves
+  if (sent) await client.invalidateQueries({ queryKey: ['search'] });
 }

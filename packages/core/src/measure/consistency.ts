@@ -40,6 +40,7 @@ const LEAST = { identity: 0.22, surface: 0.25, colour: 1.8, arrival: 0.3 } as co
 const FAR = 3;
 /** A shot with a reason that is not enough by itself falls out by this part of what it takes without one. */
 const WITH_REASON = 0.45;
+
 /** True for influences that say who is seen. */
 export const givesIdentity = ({ gives, weight }: JudgedInfluence): boolean =>
   weight > 0 && gives !== 'everything' && channelsOf(gives).includes('identity');
