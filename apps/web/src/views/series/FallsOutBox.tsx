@@ -5,6 +5,9 @@ import type { SeriesActs } from '../../api/seriesActs';
 import { Button } from '../../parts/Button';
 import { tries } from './shots';
 
+/** An arrival whose figure and sign stay on one line. */
+const told = (arrival: number) => arrivalText(arrival).replace(' ', '\u00a0');
+
 const WHAT = { identity: 'identity', look: 'the look', arrival: 'arrival' } as const;
 
 /** Says that a shot falls out, by how much, why, and what brings it back: remedies are offered once they were tried and help. */
@@ -25,9 +28,9 @@ export function FallsOutBox({ fall, shot, acts }: { fall: FallsOut; shot: Shot; 
       <p>
         <strong className="text-cinnabar">
           Falls out: {WHAT[fall.aspect]} of {fall.name}
-          {fall.arrival === undefined ? '' : ` ${arrivalText(fall.arrival)}`}.
+          {fall.arrival === undefined ? '' : ` ${told(fall.arrival)}`}.
         </strong>{' '}
-        {fall.others && `The others lie between ${arrivalText(fall.others.low)} and ${arrivalText(fall.others.high)}. `}
+        {fall.others && `The others lie between ${told(fall.others.low)} and ${told(fall.others.high)}. `}
         {fall.sentence}
       </p>
       {helping.length > 0 && (
