@@ -1,4 +1,4 @@
-import { act, screen, within } from '@testing-library/react';
+import { act, screen, within, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { answers, show } from '../test/page';
 import { TroubledJobs } from './TroubledJobs';
@@ -14,7 +14,7 @@ describe('work that did not get done', () => {
     expect(item.getByText('A take')).toBeVisible();
     expect(item.getByText('The engine stopped.')).toBeVisible();
     await userEvent.click(item.getByRole('button', { name: 'Try again' }));
-    expect(asked.find((a) => a.method === 'POST')?.params).toEqual({ path: { id: 'j' } });
+    await waitFor(() => expect(asked.find((a) => a.method === 'POST')?.params).toEqual({ path: { id: 'j' } }));
   });
 
   test('a retry that fails says why', async () => {

@@ -108,7 +108,7 @@ describe('a look', () => {
     const asked = answers({ 'GET /api/v1/looks': [], 'POST /api/v1/looks': look() });
     show(<LooksView />, { at: '/looks', path: '/looks' });
     await userEvent.click(await screen.findByRole('button', { name: 'Make a look' }));
-    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ name: 'New look' });
+    await waitFor(() => expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ name: 'New look' }));
     expect(await screen.findByTestId('elsewhere')).toHaveTextContent('/looks/l');
   });
 
@@ -208,11 +208,13 @@ describe('a character', () => {
     expect(await screen.findAllByText('Give a name first')).toHaveLength(2);
     await userEvent.type(screen.getByLabelText(/^Name/), ' Wiebke ');
     await userEvent.click(screen.getByAltText('Candidate 2: a tall woman'));
-    expect(asked.findLast((a) => a.path.endsWith('/pick'))?.body).toEqual({
-      hash: 'h2',
-      name: ' Wiebke ',
-      description: 'a tall woman',
-    });
+    await waitFor(() =>
+      expect(asked.findLast((a) => a.path.endsWith('/pick'))?.body).toEqual({
+        hash: 'h2',
+        name: ' Wiebke ',
+        description: 'a tall woman',
+      }),
+    );
     await waitFor(() => expect(onMade).toHaveBeenCalledWith(character()));
   });
 });
@@ -289,7 +291,7 @@ describe('a sequence', () => {
       '/api/v1/sequences/q/export/apng?rate=24',
     );
     await userEvent.click(screen.getByRole('button', { name: 'Put the sequence away' }));
-    expect(asked.some((a) => a.method === 'DELETE')).toBe(true);
+    await waitFor(() => expect(asked.some((a) => a.method === 'DELETE')).toBe(true));
     expect(await screen.findByTestId('elsewhere')).toHaveTextContent('/series/e');
   });
 
@@ -385,6 +387,6 @@ describe('a strip', () => {
   test('one cell becomes a proof', async () => {
     const asked = table();
     await userEvent.click(screen.getByRole('button', { name: 'Proof of it' }));
-    expect(asked.at(-1)?.body).toEqual({ cell: 1 });
+    await waitFor(() => expect(asked.at(-1)?.body).toEqual({ cell: 1 }));
   });
 });

@@ -75,7 +75,7 @@ describe('rendering', () => {
     const name = await screen.findByLabelText('Name of the mix');
     fireEvent.keyDown(name, { key: 'Enter', ctrlKey: true });
     await waitFor(() => expect(rendered(asked)).toHaveLength(1));
-    expect(rendered(asked)[0].body).toEqual({ mixId: mix.id, quality: 'proof' });
+    await waitFor(() => expect(rendered(asked)[0].body).toEqual({ mixId: mix.id, quality: 'proof' }));
   });
 
   test('of several proofs each has the next seed, beyond the largest it begins again', async () => {
@@ -84,7 +84,9 @@ describe('rendering', () => {
     await userEvent.selectOptions(await screen.findByLabelText('How many proofs'), '3');
     await userEvent.click(screen.getByRole('button', { name: 'Render 3 proofs' }));
     await waitFor(() => expect(rendered(asked)).toHaveLength(3));
-    expect(rendered(asked).map((a) => (a.body as { seed?: number }).seed)).toEqual([undefined, 0, 1]);
+    await waitFor(() =>
+      expect(rendered(asked).map((a) => (a.body as { seed?: number }).seed)).toEqual([undefined, 0, 1]),
+    );
   });
 
   test('what was asked for lies on the table at once; a refusal is told', async () => {

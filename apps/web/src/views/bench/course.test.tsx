@@ -245,7 +245,9 @@ describe('adding pictures', () => {
     await userEvent.click(dialog.getByRole('button', { name: 'Add 1' }));
     expect(onAdd).toHaveBeenCalledWith(['s']);
     expect(screen.queryByRole('dialog')).toBeNull();
-    expect(asked.find((a) => a.path.endsWith('/search'))?.params).toEqual({ query: { kind: 'style' } });
+    await waitFor(() =>
+      expect(asked.find((a) => a.path.endsWith('/search'))?.params).toEqual({ query: { kind: 'style' } }),
+    );
   });
   test('of all kinds, and by words', async () => {
     const asked = answers({ 'GET /api/v1/references/search': { ids: [], aspects: [] } });

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, within, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { anInfluence, answers, aTake, lookup, show } from '../../test/page';
 import { InForceDialog } from './InForceDialog';
@@ -109,7 +109,7 @@ describe('kept phrases', () => {
     expect(onSay).toHaveBeenCalledWith('soft evening light');
     expect(screen.queryByText('Birds')).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Forget the phrase soft evening light' }));
-    expect(asked.at(-2)).toMatchObject({ method: 'DELETE', params: { path: { id: 'p' } } });
+    await waitFor(() => expect(asked.at(-2)).toMatchObject({ method: 'DELETE', params: { path: { id: 'p' } } }));
   });
   test('what is kept already, and nothing, is not kept again', async () => {
     const asked = answers({ 'GET /api/v1/shelf': SHELF, 'POST /api/v1/shelf': {} });
@@ -123,7 +123,9 @@ describe('kept phrases', () => {
     expect(asked.filter((a) => a.method === 'POST')).toEqual([]);
     phrase = 'a red roof';
     await userEvent.click(keep);
-    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ kind: 'phrase', name: phrase, text: phrase });
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ kind: 'phrase', name: phrase, text: phrase }),
+    );
   });
 });
 

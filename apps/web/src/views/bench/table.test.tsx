@@ -297,5 +297,5 @@ test('a mix is renamed where its name stands, and others are opened from there',
   await userEvent.selectOptions(screen.getByLabelText('Open a mix'), 'Marsh');
   expect(on.open).toHaveBeenCalledWith('n');
   await userEvent.click(screen.getByRole('button', { name: 'Series of it' }));
-  expect(asked.at(-1)).toMatchObject({ method: 'POST', body: { mixId: 'm' } });
+  await waitFor(() => expect(asked.at(-1)).toMatchObject({ method: 'POST', body: { mixId: 'm' } }));
 });

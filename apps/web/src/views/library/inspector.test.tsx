@@ -25,7 +25,7 @@ describe('what is set for one picture or for many', () => {
     const { rerender } = show(<KindChoice ids={ids} references={two} />);
     expect(screen.getByRole('button', { name: 'Style', pressed: true })).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Face' }));
-    expect(changed(asked)).toEqual({ ids, kind: 'face' });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids, kind: 'face' }));
     rerender(<KindChoice ids={ids} references={[two[0], aReference({ kind: 'image' })]} />);
     expect(screen.queryByRole('button', { pressed: true })).toBeNull();
   });
@@ -33,23 +33,23 @@ describe('what is set for one picture or for many', () => {
   test('a rating is set, taken back by the same digit, and open where they differ', async () => {
     const { rerender } = show(<Marks ids={['s']} references={[two[1]]} />);
     await userEvent.click(screen.getByRole('button', { name: '5 of 5' }));
-    expect(changed(asked)).toEqual({ ids: ['s'], rating: 5 });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids: ['s'], rating: 5 }));
     await userEvent.click(screen.getByRole('button', { name: '3 of 5', pressed: true }));
-    expect(changed(asked)).toEqual({ ids: ['s'], rating: 0 });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids: ['s'], rating: 0 }));
     rerender(<Marks ids={ids} references={two} />);
     expect(screen.queryByRole('button', { name: /of 5/, pressed: true })).toBeNull();
     await userEvent.click(screen.getByRole('button', { name: 'Favourite' }));
-    expect(changed(asked)).toEqual({ ids, favourite: true });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids, favourite: true }));
   });
 
   test('a tag that all have is taken off all, another is put on all, a new one too', async () => {
     show(<ManyTags ids={ids} references={two} />);
     await userEvent.click(screen.getByRole('button', { name: 'harbour' }));
-    expect(changed(asked)).toEqual({ ids, removeTags: ['harbour'] });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids, removeTags: ['harbour'] }));
     await userEvent.click(screen.getByRole('button', { name: 'dusk' }));
-    expect(changed(asked)).toEqual({ ids, addTags: ['dusk'] });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids, addTags: ['dusk'] }));
     await userEvent.type(screen.getByLabelText('New tag for all of them'), '  {Enter}boats{Enter}');
-    expect(changed(asked)).toEqual({ ids, addTags: ['boats'] });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids, addTags: ['boats'] }));
     expect(screen.getByLabelText('New tag for all of them')).toHaveValue('');
   });
 
@@ -60,9 +60,13 @@ describe('what is set for one picture or for many', () => {
     const credit = screen.getByLabelText('credit');
     await userEvent.clear(credit);
     await userEvent.tab();
-    expect(changed(asked)).toEqual({ ids: ['r'], rights: { kind: 'licensed', until: '2027-01-01' } });
+    await waitFor(() =>
+      expect(changed(asked)).toEqual({ ids: ['r'], rights: { kind: 'licensed', until: '2027-01-01' } }),
+    );
     await userEvent.selectOptions(screen.getByLabelText('What may be done with it'), 'not cleared');
-    expect(changed(asked)).toMatchObject({ rights: { kind: 'not cleared', credit: 'Mill & Sons' } });
+    await waitFor(() =>
+      expect(changed(asked)).toMatchObject({ rights: { kind: 'not cleared', credit: 'Mill & Sons' } }),
+    );
   });
 
   test('different rights are told as such, and what is set begins from nothing', async () => {
@@ -70,7 +74,9 @@ describe('what is set for one picture or for many', () => {
     expect(screen.getByLabelText('What may be done with it')).toHaveDisplayValue('different ones');
     expect(screen.queryByLabelText('until')).toBeNull();
     await userEvent.type(screen.getByLabelText('source'), 'the archive{Enter}');
-    expect(changed(asked)).toEqual({ ids, rights: { kind: 'not cleared', source: 'the archive' } });
+    await waitFor(() =>
+      expect(changed(asked)).toEqual({ ids, rights: { kind: 'not cleared', source: 'the archive' } }),
+    );
   });
 });
 
@@ -117,7 +123,9 @@ describe('about a picture', () => {
   test('a sentence about it begins a mix', async () => {
     const asked = about({}, { 'POST /api/v1/mixes': { id: 'm' } });
     await userEvent.click(screen.getByRole('button', { name: 'a quay at noon' }));
-    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ name: 'Carved quay', prompt: 'a quay at noon' });
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toEqual({ name: 'Carved quay', prompt: 'a quay at noon' }),
+    );
   });
 
   test('what the file says of itself is shown where it says something', () => {
@@ -143,10 +151,12 @@ describe('about a picture', () => {
       },
     );
     await userEvent.click(await screen.findByRole('button', { name: 'Go back to it' }));
-    expect(asked.find((a) => a.method === 'POST')?.params).toEqual({
-      path: { id: 'r', number: 1 },
-      query: { version: 3 },
-    });
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.params).toEqual({
+        path: { id: 'r', number: 1 },
+        query: { version: 3 },
+      }),
+    );
   });
 });
 
@@ -298,7 +308,7 @@ describe('what the engine gets', () => {
       const asked = answers({ 'GET /api/v1/references/{id}': aReference(), [CORRECT]: aReference() });
       show(<FaceTools reference={aReference()} faces={[]} focus={box} />);
       await userEvent.click(screen.getByRole('button', { name: 'The focus is the face' }));
-      expect(asked.at(-1)?.body).toEqual({ faces: [{ box, score: 1, byHand: true }], version: 3 });
+      await waitFor(() => expect(asked.at(-1)?.body).toEqual({ faces: [{ box, score: 1, byHand: true }], version: 3 }));
     });
   });
 });
@@ -328,7 +338,7 @@ describe('the inspector', () => {
   test('is put away, and brought back from there', async () => {
     const asked = inspect([aReference()]);
     await userEvent.click(screen.getByRole('button', { name: /Put away/ }));
-    expect(changed(asked)).toEqual({ ids: ['r'], away: true });
+    await waitFor(() => expect(changed(asked)).toEqual({ ids: ['r'], away: true }));
   });
 });
 
@@ -350,9 +360,9 @@ describe('what worked', () => {
     });
     show(<KeepersView />);
     await userEvent.click(await screen.findByRole('button', { name: 'Make it a reference' }));
-    expect(asked.find((a) => a.path.endsWith('from-take'))?.body).toEqual({ takeId: 't' });
+    await waitFor(() => expect(asked.find((a) => a.path.endsWith('from-take'))?.body).toEqual({ takeId: 't' }));
     expect(await screen.findByText('Carved quay')).toHaveTextContent('Carved quay 80 %');
     await userEvent.click(screen.getByRole('button', { name: 'Go on from it' }));
-    expect(asked.find((a) => a.path.endsWith('/mix'))?.params).toEqual({ path: { id: 't' } });
+    await waitFor(() => expect(asked.find((a) => a.path.endsWith('/mix'))?.params).toEqual({ path: { id: 't' } }));
   });
 });

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, within, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Reference } from '../../api/client';
 import type { Found } from '../../api/references';
@@ -64,11 +64,13 @@ describe('narrowing the library', () => {
     });
     await userEvent.click(screen.getByRole('button', { name: 'Keep this search' }));
     await userEvent.type(screen.getByLabelText('Name of the search'), 'Dusk{Enter}');
-    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
-      kind: 'search',
-      name: 'Dusk',
-      text: 'kind=style&tag=dusk',
-    });
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
+        kind: 'search',
+        name: 'Dusk',
+        text: 'kind=style&tag=dusk',
+      }),
+    );
     await userEvent.click(screen.getByRole('button', { name: 'Clear' }));
     expect(clear).toHaveBeenCalled();
   });

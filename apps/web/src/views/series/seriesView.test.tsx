@@ -66,11 +66,13 @@ describe('without a series', () => {
     const asked = open(undefined, { 'POST /api/v1/series': { ...aSeries([]), id: 'new' } }, '/series');
     await userEvent.click(await screen.findByRole('button', { name: 'Begin a series over “Tidepost in chalk”' }));
     await waitFor(() => expect(asked.find((a) => a.method === 'POST')).toBeDefined());
-    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
-      name: 'New series',
-      mixId: 'm',
-      shots: [{ title: 'First shot', prompt: 'Ilse on the pier', seed: 7 }],
-    });
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
+        name: 'New series',
+        mixId: 'm',
+        shots: [{ title: 'First shot', prompt: 'Ilse on the pier', seed: 7 }],
+      }),
+    );
   });
 
   test('while the demo is drawn it says how far that is', async () => {
@@ -154,7 +156,9 @@ describe('a contact sheet', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Render what changed (2)' }));
     fireEvent.keyDown(document.body, { key: 'Enter', ctrlKey: true });
     await waitFor(() => expect(asked.filter((a) => a.path.endsWith('/render'))).toHaveLength(2));
-    expect(asked.find((a) => a.path.endsWith('/render'))?.body).toMatchObject({ quality: 'proof' });
+    await waitFor(() =>
+      expect(asked.find((a) => a.path.endsWith('/render'))?.body).toMatchObject({ quality: 'proof' }),
+    );
   });
 
   test('a filter that leaves nothing says so, and shows all again', async () => {

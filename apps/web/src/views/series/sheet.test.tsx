@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Consistency, Series, Shot, ShotTake } from '../../api/client';
 import { useSeriesActs, type SeriesActs } from '../../api/seriesActs';
@@ -199,7 +199,7 @@ describe('what is done to a series', () => {
     show(<Acts series={series} />);
     await act(async () => void (await acts.removeShot(series.shots[0])));
     expect(screen.getByText('“The pier” was taken out')).toBeVisible();
-    expect(asked[0].params).toEqual({ path: { id: 's' } });
+    await waitFor(() => expect(asked[0].params).toEqual({ path: { id: 's' } }));
   });
 
   test('a refusal is told and stays', async () => {
@@ -224,6 +224,6 @@ describe('what is done to a series', () => {
     const asked = answers({ 'PATCH /api/v1/shots/{id}': series });
     show(<Acts series={series} />);
     await act(async () => void (await acts.moveShot(series.shots[0], 1)));
-    expect(asked.at(-1)).toMatchObject({ method: 'PATCH', body: { version: 1, position: 1 } });
+    await waitFor(() => expect(asked.at(-1)).toMatchObject({ method: 'PATCH', body: { version: 1, position: 1 } }));
   });
 });

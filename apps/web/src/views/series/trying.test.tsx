@@ -32,12 +32,14 @@ describe('tuning a weight', () => {
   test('asks for five weights of each shot', async () => {
     const { asked } = tune(['s', 'x'], [], { 'POST /api/v1/strips': strip });
     await userEvent.click(screen.getByRole('button', { name: 'Draw 10 drafts' }));
-    expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
-      mixId: 'm',
-      seriesId: 'e',
-      shotIds: ['s', 'x'],
-      axes: [{ setting: 'weight', influence: 'a', values: [0.2, 0.5, 0.8, 1.1, 1.4] }],
-    });
+    await waitFor(() =>
+      expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
+        mixId: 'm',
+        seriesId: 'e',
+        shotIds: ['s', 'x'],
+        axes: [{ setting: 'weight', influence: 'a', values: [0.2, 0.5, 0.8, 1.1, 1.4] }],
+      }),
+    );
   });
 
   test('each column says how far it arrives, and is used for the whole series', async () => {
@@ -144,7 +146,9 @@ describe('swapping', () => {
     const { asked, acts, onClose, choices } = swap('look');
     await choices.findByRole('button', { name: 'Reeds' });
     expect(choices.getAllByRole('button').map((b) => b.textContent)).toEqual(['Ink', 'Reeds']);
-    expect(asked.find((a) => a.path.endsWith('/search'))?.params).toEqual({ query: { kind: 'style' } });
+    await waitFor(() =>
+      expect(asked.find((a) => a.path.endsWith('/search'))?.params).toEqual({ query: { kind: 'style' } }),
+    );
     await userEvent.click(choices.getByRole('button', { name: 'Ink' }));
     await userEvent.click(screen.getByRole('button', { name: 'Try Ink on drafts' }));
     expect(acts.trySwap).toHaveBeenCalledWith({ influence: 'a', of: 'look', referenceId: 'l1', quality: 'draft' });
