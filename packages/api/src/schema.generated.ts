@@ -1430,6 +1430,56 @@ export interface components {
             /** @description lay transparency over white */
             flatten: boolean;
         };
+        FaceDto: {
+            box: components["schemas"]["BoxDto"];
+            score: number;
+            /** @description turn in degrees */
+            yaw?: number;
+            roll?: number;
+            /** @description part outside the picture */
+            outside?: number;
+            covered?: number;
+            byHand?: boolean;
+        };
+        JointDto: {
+            name: string;
+            x: number;
+            y: number;
+            score: number;
+        };
+        HexSwatchDto: {
+            /** @example #4a6f8c */
+            colour: string;
+            weight: number;
+        };
+        NamedAreaDto: {
+            /** @example #3a6ea5 */
+            colour: string;
+            /** @enum {string} */
+            is: "sky" | "water" | "ground" | "trees" | "hills" | "rock" | "building" | "somebody";
+        };
+        LayoutMapDto: {
+            /** @enum {string} */
+            read: "picture" | "areas" | "distance";
+            /** @description of a plan: what its colours stand for */
+            areas?: components["schemas"]["NamedAreaDto"][];
+            /**
+             * @description of a map of near and far: how near is drawn
+             * @enum {string}
+             */
+            near?: "light" | "dark";
+        };
+        CorrectionsDto: {
+            /** @description none: as found */
+            faces: components["schemas"]["FaceDto"][];
+            /** @description none: as found */
+            joints: components["schemas"]["JointDto"][];
+            /** @description 0 top .. 1 bottom; -1: as read */
+            horizon: number;
+            /** @description none: as read */
+            swatches: components["schemas"]["HexSwatchDto"][];
+            layout: components["schemas"]["LayoutMapDto"];
+        };
         /** @enum {string} */
         CheckId: "too small" | "fake resolution" | "blurred" | "face cut off" | "face covered" | "face turned away" | "face too small" | "transparency" | "plain background" | "collage" | "text" | "too dark" | "burnt" | "flat" | "near double";
         /** @enum {string} */
@@ -1481,6 +1531,7 @@ export interface components {
             alt: string;
             swatches: components["schemas"]["SwatchDto"][];
             preparation: components["schemas"]["PreparationDto"];
+            corrections: components["schemas"]["CorrectionsDto"];
             checks: components["schemas"]["CheckDto"][];
             checkState: components["schemas"]["CheckState"];
             visionState: components["schemas"]["VisionState"];
@@ -1601,23 +1652,6 @@ export interface components {
             tags?: string[];
             notes?: string;
         };
-        NamedAreaDto: {
-            /** @example #3a6ea5 */
-            colour: string;
-            /** @enum {string} */
-            is: "sky" | "water" | "ground" | "trees" | "hills" | "rock" | "building" | "somebody";
-        };
-        LayoutMapDto: {
-            /** @enum {string} */
-            read: "picture" | "areas" | "distance";
-            /** @description of a plan: what its colours stand for */
-            areas?: components["schemas"]["NamedAreaDto"][];
-            /**
-             * @description of a map of near and far: how near is drawn
-             * @enum {string}
-             */
-            near?: "light" | "dark";
-        };
         PlanColourDto: {
             /** @example #3a6ea5 */
             colour: string;
@@ -1632,23 +1666,6 @@ export interface components {
             /** @description 0..1 */
             confidence: number;
             byHand: boolean;
-        };
-        FaceDto: {
-            box: components["schemas"]["BoxDto"];
-            score: number;
-            /** @description turn in degrees */
-            yaw?: number;
-            roll?: number;
-            /** @description part outside the picture */
-            outside?: number;
-            covered?: number;
-            byHand?: boolean;
-        };
-        JointDto: {
-            name: string;
-            x: number;
-            y: number;
-            score: number;
         };
         GivesDto: {
             pictureUrl: string;
@@ -1679,11 +1696,6 @@ export interface components {
         PrepareDto: {
             version: number;
             preparation: components["schemas"]["PreparationDto"];
-        };
-        HexSwatchDto: {
-            /** @example #4a6f8c */
-            colour: string;
-            weight: number;
         };
         CorrectDto: {
             version: number;

@@ -15,7 +15,8 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { PreparationDto } from './preparation/preparation.dto';
+import { correctionsDtoOf } from './preparation/corrections';
+import { CorrectionsDto, PreparationDto } from './preparation/preparation.dto';
 import {
   KINDS,
   RIGHTS,
@@ -89,6 +90,7 @@ export class ReferenceDto {
   @ApiProperty({ description: 'what it looks like, for those who cannot see it' }) alt!: string;
   @ApiProperty({ type: [SwatchDto] }) swatches!: SwatchDto[];
   @ApiProperty({ type: PreparationDto }) preparation!: PreparationDto;
+  @ApiProperty({ type: CorrectionsDto }) corrections!: CorrectionsDto;
   @ApiProperty({ type: [CheckDto] }) checks!: CheckDto[];
   @ApiProperty({ enum: STATES, enumName: 'CheckState' }) checkState!: CheckState;
   @ApiProperty({ enum: VISION, enumName: 'VisionState' }) visionState!: VisionState;
@@ -224,6 +226,7 @@ export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
       weight: Math.round(s.weight * 1000) / 1000,
     })),
     preparation: r.preparation,
+    corrections: correctionsDtoOf(r.corrections),
     checks: r.checks,
     checkState: r.checkState,
     visionState: r.visionState,

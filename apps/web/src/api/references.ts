@@ -7,13 +7,14 @@ import {
   type QueryClient,
 } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
+import { useMemo } from 'react';
 import { useNotice } from '../parts/notices';
 import { api, ask, type Reference } from './client';
 import { changeDocument } from './changeDocument';
-import { referenceDocument, referenceFields, withEdits, type ReferenceFields } from './documents';
+import { withCorrections, type Corrections } from './corrections';
+import { referenceDocument, referenceFields, type ReferenceFields } from './documents';
 import { keys } from './keys';
 import { loadReference } from './loadReference';
-import { openDocument } from '../shared/save/documents';
 import { useOpenDocument } from '../shared/save/useSaved';
 import { remember, stepBack } from './undo';
 import { mayGoWell, sendChange, type UnsentChange } from './unsentChanges';
@@ -22,7 +23,6 @@ export type Found = Schemas['SearchDto'];
 export type Gives = Schemas['GivesDto'];
 export type Preparation = Schemas['PreparationDto'];
 export type Box = Schemas['BoxDto'];
-export type Corrections = Omit<Schemas['CorrectDto'], 'version'>;
 
 /** Everything that is found for a query string, as ids and aspects. */
 export const useSearch = (query: string) =>
@@ -49,9 +49,6 @@ export function useReferencesById(ids: readonly string[]): ReadonlyMap<string, R
   });
 }
 
-const put = (client: QueryClient, reference: Reference) =>
-  client.setQueryData(keys.reference(reference.id), withEdits(`reference ${reference.id}`, reference, referenceFields));
-
 /** Shows a change at once. */
 function foresee(client: QueryClient, id: string, change: Partial<Reference>): void {
   client.setQueryData<Reference | null>(keys.reference(id), (r) => r && { ...r, ...change });
@@ -62,7 +59,10 @@ function refresh(client: QueryClient, ids: readonly string[]): void {
   void client.invalidateQueries({ queryKey: ['search'] });
 }
 
-/** Changes title, tags, notes or preparation of one reference: at once on the screen, saved by its queue, undoable. */
+/** Milliseconds of rest before a change is sent: each makes a picture or a text anew. */
+const REST = 250;
+
+/** Changes what is edited of one reference, as a title or how it is prepared: at once on the screen, saved by its queue, undoable. */
 export function useChangeReference() {
   const client = useQueryClient();
   const tell = useNotice();
@@ -70,9 +70,7 @@ export function useChangeReference() {
     mutate: ({ reference, change }: { reference: Reference; change: Partial<ReferenceFields> }) => {
       const queue = referenceDocument(client, reference);
       queue.listen({ onRefused: (reason) => tell(reason, { grave: true }) });
-      // a new preparation makes a picture: it waits for the hand to rest
-      const wait = change.preparation ? 250 : 300;
-      changeDocument(queue, change, referenceFields(reference), { name: `reference ${reference.id}`, wait });
+      changeDocument(queue, change, referenceFields(reference), { name: `reference ${reference.id}`, wait: REST });
     },
   };
 }
@@ -105,19 +103,16 @@ export function useChangeMany() {
   });
 }
 
-/** What the engine gets of a reference. */
-export const useGives = (reference: Reference) =>
-  useQuery({
-    queryKey: [
-      ...keys.reference(reference.id),
-      'gives',
-      reference.version,
-      reference.pictureUrl,
-      reference.visionState,
-    ],
+/** What the engine gets of a reference, with what was just set right. */
+export function useGives(reference: Reference) {
+  const { id, version, pictureUrl, visionState, corrections } = reference;
+  const { data } = useQuery({
+    queryKey: [...keys.reference(id), 'gives', version, pictureUrl, visionState],
     placeholderData: keepPreviousData,
-    queryFn: () => ask(api.GET('/api/v1/references/{id}/gives', { params: { path: { id: reference.id } } })),
+    queryFn: () => ask(api.GET('/api/v1/references/{id}/gives', { params: { path: { id } } })),
   });
+  return useMemo(() => data && withCorrections(data, corrections), [data, corrections]);
+}
 
 /** Sets how a picture is prepared; undoable. Pending while the server makes the picture. */
 export function usePrepare() {
@@ -131,24 +126,11 @@ export function usePrepare() {
 /** True while changes of a reference are on their way. */
 export const useIsSaving = (id: string): boolean => useOpenDocument(`reference ${id}`)?.saved === false;
 
-/** Sets right what was read of a picture. */
+/** Sets right what was read of a picture: what is not named stays as it was. Quick moves that follow each other are one step of undo. */
 export function useCorrect() {
-  const client = useQueryClient();
-  const tell = useNotice();
-  return useMutation({
-    mutationFn: async ({ reference, corrections }: { reference: Reference; corrections: Corrections }) => {
-      const at = { params: { path: { id: reference.id } } };
-      await openDocument(`reference ${reference.id}`)?.flush();
-      const send = (version: number) =>
-        ask(api.PATCH('/api/v1/references/{id}/corrections', { ...at, body: { ...corrections, version } }));
-      const { version } = await ask(api.GET('/api/v1/references/{id}', at));
-      return send(version);
-    },
-    // one after the other: each is based on what the one before it left
-    scope: { id: 'corrections' },
-    onSuccess: (saved) => put(client, saved),
-    onError: (error) => tell(error.message, { grave: true }),
-  });
+  const change = useChangeReference();
+  return (reference: Reference, corrections: Partial<Corrections>) =>
+    change.mutate({ reference, change: { corrections: { ...reference.corrections, ...corrections } } });
 }
 
 /** Splits a collage; its parts come in as files do. */

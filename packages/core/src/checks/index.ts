@@ -87,7 +87,7 @@ function checkSize({ width, height, picture, kind }: CheckedPicture): Check[] {
     out.push({
       id: 'too small',
       severity: short < 128 ? 'serious' : 'warning',
-      reason: `${width} x ${height} px: there is no detail to carry over. A ${kind} should have at least 512 px on its shorter side.`,
+      reason: `${width} x ${height} px: there is no detail to carry over. ${kind === 'image' ? 'An' : 'A'} ${kind} should have at least 512 px on its shorter side.`,
     });
   else if (trueResolution(picture) < 0.5 && Math.max(width, height) >= 480)
     out.push({

@@ -111,6 +111,15 @@ export class CorrectDto {
   layout?: LayoutMapDto;
 }
 
+/** All that a person set right of a picture, as it is sent to be set again. */
+export class CorrectionsDto {
+  @ApiProperty({ type: [FaceDto], description: 'none: as found' }) faces!: FaceDto[];
+  @ApiProperty({ type: [JointDto], description: 'none: as found' }) joints!: JointDto[];
+  @ApiProperty({ description: '0 top .. 1 bottom; -1: as read' }) horizon!: number;
+  @ApiProperty({ type: [HexSwatchDto], description: 'none: as read' }) swatches!: HexSwatchDto[];
+  @ApiProperty({ type: LayoutMapDto }) layout!: LayoutMapDto;
+}
+
 class HorizonDto {
   @ApiProperty({ description: '0 top .. 1 bottom' }) at!: number;
   @ApiProperty({ description: '0..1' }) confidence!: number;

@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import type { EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { focusOnFace, labOfHex, mainFace, samePreparation, type LayoutMap, type Preparation } from '@urbild/core';
+import { focusOnFace, mainFace, sameData, samePreparation, type Preparation } from '@urbild/core';
 import { BlobStore, blobPath } from '../../platform/blobs/blobStore';
 import { together } from '../../platform/database/together';
 import { EventsService } from '../../platform/events/events.service';
@@ -17,7 +17,8 @@ import { measured, vectorsOf, versionHashes } from '../referenceFields';
 import { facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
 import { blobUrl } from '../../platform/blobs/blobUrl';
 import { ReferenceEntity, VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
-import type { CorrectDto, GivesDto, LayoutMapDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
+import { corrected, layoutDtoOf } from './corrections';
+import type { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
 
 /** How many versions of a reference are kept to go back to. */
 const KEPT = 60;
@@ -98,22 +99,14 @@ export class PreparationService {
   }
 
   /** Takes over what a person set right, and checks the reference again with it. */
-  async correct(id: string, { version, faces, joints, horizon, swatches, layout }: CorrectDto): Promise<ReferenceDto> {
+  async correct(id: string, { version, ...wish }: CorrectDto): Promise<ReferenceDto> {
     const reference = await this.library.find(id);
     requireVersion(reference, version, (r) => toReferenceDto(r, 0));
-    const next = { ...reference.corrections };
-    if (faces) next.faces = faces.length ? faces.map((f) => ({ ...f, box: { ...f.box }, byHand: true })) : undefined;
-    if (joints) next.joints = joints.length ? joints.map((j) => ({ ...j })) : undefined;
-    if (horizon !== undefined) next.horizon = horizon < 0 ? undefined : horizon;
-    if (swatches) {
-      next.swatches = swatches.length
-        ? swatches.map((s) => ({ lab: labOfHex(s.colour), weight: s.weight }))
-        : undefined;
-    }
-    if (layout) next.layout = mapOf(layout);
-    reference.corrections = JSON.parse(JSON.stringify(next)) as typeof next;
-    if (faces) {
-      if (faces.length) reference.visionState = 'done';
+    const before = reference.corrections;
+    reference.corrections = corrected(before, wish);
+    const { faces } = reference.corrections;
+    if (!sameData(faces, before.faces)) {
+      if (faces) reference.visionState = 'done';
       const again = await this.workers.run(PREPARE, this.task(reference, reference.preparation));
       Object.assign(reference, { checks: [...again.checks], checkState: again.checkState });
     }
@@ -142,7 +135,7 @@ export class PreparationService {
       massesUrl: blobUrl(g.masses),
       shapeUrl: blobUrl(g.shape),
       isShape: g.isShape,
-      layout: dtoOf(r.corrections.layout),
+      layout: layoutDtoOf(r.corrections.layout),
       flat: g.flat,
       planColours: g.planColours.map((c) => ({ ...c })),
       horizon: {
@@ -218,12 +211,3 @@ const versionOf = (r: Reference, why: ReferenceVersion['why']): ReferenceVersion
   ...versionHashes(r),
   preparation: r.preparation,
 });
-
-/** A layout as it is kept; a picture is nothing special. */
-function mapOf({ read, areas, near }: LayoutMapDto): LayoutMap | undefined {
-  if (read === 'areas') return { read, areas: areas!.map(({ colour, is }) => ({ colour, is })) };
-  return read === 'distance' ? { read, near: near! } : undefined;
-}
-
-const dtoOf = (map: LayoutMap | undefined): LayoutMapDto =>
-  map ? (JSON.parse(JSON.stringify(map)) as LayoutMapDto) : { read: 'picture' };

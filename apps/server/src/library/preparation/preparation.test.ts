@@ -81,6 +81,31 @@ test('horizon, palette and joints are taken from a person, and given back to wha
   expect((await get(r.id)).swatches).toEqual(r.swatches);
 });
 
+test('what is set right is told as it is sent, so that it can be undone; sent again, it changes nothing', async () => {
+  const r = await bringIn(studio, 306);
+  expect(r.corrections).toEqual({ faces: [], joints: [], horizon: -1, swatches: [], layout: { read: 'picture' } });
+  const box = { left: 0.2, top: 0.1, right: 0.5, bottom: 0.6 };
+  const wish = {
+    faces: [{ box, score: 1, byHand: true }],
+    joints: [{ name: 'nose', x: 0.5, y: 0.2, score: 0.7 }],
+    horizon: 0.123456789,
+    swatches: [
+      { colour: '#c03020', weight: 2 / 3 },
+      { colour: '#010203', weight: 1 / 3 },
+    ],
+    layout: { read: 'distance', near: 'dark' },
+  };
+  const set = (await correct(r, wish).expect(200)).body as ReferenceDto;
+  expect(set.corrections).toEqual(wish);
+  expect(set.visionState).toBe('done');
+  const again = (await correct(set, set.corrections).expect(200)).body as ReferenceDto;
+  expect(again.corrections).toEqual(wish);
+  const back = (await correct(again, r.corrections).expect(200)).body as ReferenceDto;
+  expect(back.corrections).toEqual(r.corrections);
+  expect(back.checks.map((c) => c.id)).toEqual(r.checks.map((c) => c.id));
+  await correct(r, { horizon: 0.5 }).expect(409);
+});
+
 describe('a layout that is a map', () => {
   test('the flat colours of a plan are found, with what they most likely stand for', async () => {
     const { flat, planColours, layout } = await gives((await bringPlan()).id);

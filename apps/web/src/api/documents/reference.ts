@@ -5,14 +5,15 @@ import { api, ask, type Reference } from '../client';
 import { keys } from '../keys';
 import { mirrored, portOf, storedOf } from './port';
 
-/** What of a reference is edited by hand, its preparation among it. */
-export type ReferenceFields = Pick<Reference, 'title' | 'tags' | 'notes' | 'preparation'>;
+/** What of a reference is edited by hand: how it is prepared and what was set right are part of it. */
+export type ReferenceFields = Pick<Reference, 'title' | 'tags' | 'notes' | 'preparation' | 'corrections'>;
 
-export const referenceFields = ({ title, tags, notes, preparation }: Reference): ReferenceFields => ({
+export const referenceFields = ({ title, tags, notes, preparation, corrections }: Reference): ReferenceFields => ({
   title,
   tags,
   notes,
   preparation,
+  corrections,
 });
 
 export const referenceDocument = (client: QueryClient, reference: Reference): SaveQueue<ReferenceFields> => {
@@ -22,7 +23,7 @@ export const referenceDocument = (client: QueryClient, reference: Reference): Sa
     storedOf(reference, referenceFields),
     portOf<Reference, ReferenceFields>(
       referenceFields,
-      async ({ preparation, version, ...said }, keepalive) => {
+      async ({ preparation, corrections, version, ...said }, keepalive) => {
         let saved: Reference | undefined;
         if (Object.keys(said).length)
           saved = await ask(api.PATCH('/api/v1/references/{id}', { ...at, body: { ...said, version }, keepalive }));
@@ -31,6 +32,14 @@ export const referenceDocument = (client: QueryClient, reference: Reference): Sa
             api.PUT('/api/v1/references/{id}/preparation', {
               ...at,
               body: { version: saved?.version ?? version, preparation },
+              keepalive,
+            }),
+          );
+        if (corrections)
+          saved = await ask(
+            api.PATCH('/api/v1/references/{id}/corrections', {
+              ...at,
+              body: { ...corrections, version: saved?.version ?? version },
               keepalive,
             }),
           );

@@ -26,7 +26,7 @@ export function Checks({
   const prepare = usePrepare();
   const saving = useIsSaving(r.id);
   const split = useSplit();
-  const { data: gives } = useGives(r);
+  const gives = useGives(r);
   const fix = (check: Check) => {
     const set = (change: Partial<Reference['preparation']>) =>
       prepare.mutate({ reference: r, preparation: { ...r.preparation, ...change } });

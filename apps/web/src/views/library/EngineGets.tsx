@@ -8,7 +8,7 @@ import { Slider } from '../../shared/forms/Slider';
 
 /** Just what the engine gets, for every way of using the picture; what can be set right is set right here. */
 export function EngineGets({ reference: r }: { reference: Reference }) {
-  const { data: gives } = useGives(r);
+  const gives = useGives(r);
   const [actual, setActual] = useState(false);
   if (!gives) return <div className="skeleton h-96" aria-label="It is being read" />;
   return (
@@ -57,12 +57,14 @@ function Shown({ title, url, alt, actual }: { title: string; url: string; alt: s
 
 function Palette({ reference: r }: { reference: Reference }) {
   const correct = useCorrect();
-  const save = (swatches: Reference['swatches']) => correct.mutate({ reference: r, corrections: { swatches } });
+  const byHand = r.corrections.swatches;
+  const swatches = byHand.length ? byHand : r.swatches;
+  const save = (next: Reference['swatches']) => correct(r, { swatches: next });
   return (
     <section>
       <h3 className="mb-1 text-sm font-semibold text-muted">Palette, with its weights</h3>
       <ul className="flex flex-col gap-1">
-        {r.swatches.map((s, k) => (
+        {swatches.map((s, k) => (
           <li key={`${s.colour}${k}`} className="flex items-center gap-2 text-sm">
             <input
               type="color"
@@ -70,7 +72,7 @@ function Palette({ reference: r }: { reference: Reference }) {
               defaultValue={s.colour}
               onBlur={(e) =>
                 e.target.value !== s.colour &&
-                save(r.swatches.map((x, i) => (i === k ? { ...x, colour: e.target.value } : x)))
+                save(swatches.map((x, i) => (i === k ? { ...x, colour: e.target.value } : x)))
               }
               className="h-6 w-10"
             />
@@ -93,8 +95,10 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
   // a map tells its horizon itself, or none, unless a person has put one
   const mapped = layout.read !== 'picture' && !horizon.byHand;
   const inForce = at !== undefined || !mapped;
-  const save = (to: number) =>
-    correct.mutate({ reference: r, corrections: { horizon: to } }, { onSettled: () => setAt(undefined) });
+  const save = (to: number) => {
+    correct(r, { horizon: to });
+    setAt(undefined);
+  };
   return (
     <section>
       <h3 className="mb-1 text-sm font-semibold text-muted">Masses and horizon</h3>
@@ -134,11 +138,7 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
         </span>
       </div>
       {horizon.byHand && (
-        <Button
-          look="plain"
-          className="text-sm"
-          onClick={() => correct.mutate({ reference: r, corrections: { horizon: -1 } })}
-        >
+        <Button look="plain" className="text-sm" onClick={() => correct(r, { horizon: -1 })}>
           As read
         </Button>
       )}

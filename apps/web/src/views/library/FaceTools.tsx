@@ -31,16 +31,10 @@ export function FaceTools({ reference: r, faces, focus }: { reference: Reference
         <p className="text-sm text-muted">{WORDS[r.visionState]}</p>
       )}
       <div className="mt-2 flex gap-2">
-        <Button
-          onClick={() =>
-            correct.mutate({ reference: r, corrections: { faces: [{ box: focus, score: 1, byHand: true }] } })
-          }
-        >
+        <Button onClick={() => correct(r, { faces: [{ box: focus, score: 1, byHand: true }] })}>
           The focus is the face
         </Button>
-        {byHand && (
-          <Button onClick={() => correct.mutate({ reference: r, corrections: { faces: [] } })}>As found</Button>
-        )}
+        {byHand && <Button onClick={() => correct(r, { faces: [] })}>As found</Button>}
       </div>
     </section>
   );

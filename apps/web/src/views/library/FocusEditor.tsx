@@ -10,7 +10,7 @@ import { useFocusBox } from './useFocusBox';
 
 /** Crop to what matters, by handles or keys; sharpening, cut-out, flattening. The picture as it came stays. */
 export function FocusEditor({ reference: r }: { reference: Reference }) {
-  const { data: gives } = useGives(r);
+  const gives = useGives(r);
   const prepare = usePrepare();
   const saving = useIsSaving(r.id);
   const [square, setSquare] = useState(r.kind === 'face');

@@ -26,7 +26,7 @@ type Layout = Gives['layout'];
 export function LayoutReading({ reference, gives }: { reference: Reference; gives: Gives }) {
   const correct = useCorrect();
   const { layout, flat, planColours } = gives;
-  const save = (next: Layout) => correct.mutate({ reference, corrections: { layout: next } });
+  const save = (next: Layout) => correct(reference, { layout: next });
   const choose = (read: Layout['read']) =>
     save(
       read === 'areas'
