@@ -46,6 +46,28 @@ test('another texture in its place is no horse', () => {
   expect(found(picture([0.5, 0, 0], [0.5, 0, 0], 0.2))).toBeLessThan(0.4);
 });
 
+test('among dabs as strong as its outline nobody finds it, on smooth ground everybody does', () => {
+  const [horse, ground, lower] = [
+    [0.55, 0.02, 0.03],
+    [0.6, 0, 0.03],
+    [0.57, 0.02, 0.03],
+  ] as const;
+  const alone = found(picture(horse, ground, 0.002, lower));
+  const among = [0.05, 0.15, 0.3].map((noise) => found(picture(horse, ground, noise, lower)));
+  expect(among[0]).toBeLessThan(alone);
+  expect(among[1]).toBeLessThan(among[0]);
+  expect(among[2]).toBeLessThan(0.4);
+});
+
+test('both parts of what is found lie in 0..1, near 1 for a take that is hardly changed', () => {
+  const take = picture([0.4, 0.08, 0.05], [0.7, -0.08, 0.06], 0.02, [0.3, 0.05, 0.05]);
+  const { outline, form } = foundAgain(control, looksOf(seen, take)[0]!);
+  for (const part of [outline, form]) {
+    expect(part).toBeGreaterThan(0.8);
+    expect(part).toBeLessThanOrEqual(1);
+  }
+});
+
 test('an item of a few pixels is not looked for', () => {
   const far = composed('a butterfly in the meadow', { width: 48, height: 36 });
   const small = seenOf(far, areaMap(far), 'gouache');
