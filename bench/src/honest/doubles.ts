@@ -1,4 +1,4 @@
-import { forMotif, isSameMotif, pictureFromRgba, type Picture } from '@urbild/core';
+import { isSameMotif, pictureFromRgba, type Picture } from '@urbild/core';
 import { FAMILIES, type FamilyPicture } from '@urbild/engine-tools';
 import sharp, { type Sharp } from 'sharp';
 import type { Line } from './line';
@@ -18,10 +18,11 @@ const OTHERS = 5;
 async function small(bytes: Buffer): Promise<Picture> {
   const { data } = await sharp(bytes)
     .resize(SIDE, SIDE, { fit: 'fill' })
+    .flatten({ background: '#ffffff' })
     .ensureAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return forMotif(pictureFromRgba(data, SIDE, SIDE));
+  return pictureFromRgba(data, SIDE, SIDE);
 }
 
 const raw = ({ rgba, width, height }: FamilyPicture): Sharp =>

@@ -1,4 +1,4 @@
-import { mapPlanes, type Picture } from '../picture/picture';
+import { CHROMA_GAIN, mapPlanes, type Picture } from '../picture/picture';
 import { resample } from '../picture/resample';
 import { testScene } from '../testing';
 import { forMotif, isSameMotif, motifDistance } from './sameMotif';
@@ -38,6 +38,20 @@ describe('another picture', () => {
     const { mean, worst } = motifDistance(forMotif(scene), forMotif(put));
     expect(worst).toBeGreaterThan(3 * mean);
     expect(isSameMotif(scene, put)).toBe(false);
+  });
+
+  test('the same drawing on paper of another pale colour', () => {
+    const drawing = (ground: readonly number[]) =>
+      mapPlanes(w, h, (c) =>
+        Float32Array.from({ length: w * h }, (_, i) => {
+          const [x, y] = [(i % w) / w - 0.5, Math.floor(i / w) / h - 0.5];
+          const line = Math.abs(Math.hypot(x, y) - 0.3) < 0.02 || Math.abs(x + y) < 0.015;
+          return line ? (c ? 0 : 0.25) : ground[c] * (c ? CHROMA_GAIN : 1);
+        }),
+      );
+    const [yellow, pink] = [drawing([0.97, -0.004, 0.02]), drawing([0.95, 0.016, 0.01])];
+    expect(isSameMotif(yellow, yellow)).toBe(true);
+    expect(isSameMotif(yellow, pink)).toBe(false);
   });
 
   test('turned round', () => {

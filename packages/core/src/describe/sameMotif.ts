@@ -14,7 +14,7 @@ const SOFT = 0.8;
 /** Brightness and contrast that one may have more or less than the other. */
 const GAIN = { low: 0.8, high: 1.25 } as const;
 /** How much lighter one may be, and how far its colours may be shifted: on paper of another colour it is another picture. */
-const OFFSET = { light: 0.15, colour: 0.015 * CHROMA_GAIN } as const;
+const OFFSET = { light: 0.15, colour: 0.006 * CHROMA_GAIN } as const;
 /** Blocks on each side, and how many of the worst must still agree. */
 const BLOCKS = 8;
 const WORST = 3;
