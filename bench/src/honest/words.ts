@@ -22,7 +22,7 @@ export async function understoodWords(print: (text: string) => void, keep?: stri
     const brief = understand(prompt);
     const { seen, rgba } = paintStage(brief, { width: WIDTH, height: HEIGHT, seed: 5 });
     const picture = pictureFromRgba(rgba, WIDTH, HEIGHT);
-    const { understood, notDrawn } = wordsFound({ brief, seen, looks: looksOf(seen, picture) }, picture);
+    const { understood, notDrawn } = wordsFound({ brief, seen, looks: looksOf(seen, picture), colours: [] }, picture);
     const claimed = new Set([...brief.claims, ...notDrawn].map(({ start }) => start));
     const untold = understood.filter(
       ({ start, means }) => !claimed.has(start) && !means.split(', ').every((m) => TIES.test(m)),

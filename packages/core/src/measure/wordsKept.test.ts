@@ -1,5 +1,5 @@
 import { lostWords } from '../influence/warnings';
-import { isLost, LOST_BELOW, wordsKept, type FoundWord } from './wordsKept';
+import { isColourWord, isLost, LOST_BELOW, wordsKept, type FoundWord } from './wordsKept';
 
 const word = (text: string, found: number): FoundWord => ({ start: 0, end: 1, text, means: `thing: ${text}`, found });
 const influence = (id: string, weight: number, on = true) =>
@@ -37,4 +37,13 @@ describe('the warning about what is lost', () => {
     expect(warning.fix).toBeUndefined();
     expect(warning.cause).toBe('"dog" can hardly be found in this picture.');
   });
+});
+
+test('a colour that a look took is lost by itself, and takes nothing from who and what is there', () => {
+  const word = (text: string, means: string, found: number) => ({ start: 0, end: text.length, text, means, found });
+  const words = [word('girl', 'person: child girl', 0.9), word('red', 'colour: red', 0.1)];
+  expect(wordsKept(words)).toBeCloseTo(0.9, 9);
+  expect(words.filter(isLost).map(({ text }) => text)).toEqual(['red']);
+  expect(words.filter(isColourWord).map(({ text }) => text)).toEqual(['red']);
+  expect(wordsKept([word('black', 'hair colour: black', 0.2)])).toBeUndefined();
 });

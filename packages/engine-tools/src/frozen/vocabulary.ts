@@ -13,6 +13,8 @@ import { createHash } from 'crypto';
 import type { Made } from './requests';
 
 const SIZE = { width: 96, height: 72, seed: 11 };
+/** Heads are drawn with all their detail only where they are large, px. */
+const NEAR = { width: 384, height: 288, seed: 11 };
 const THUMBNAIL = 6;
 
 /** The first word of every value of an axis. */
@@ -22,7 +24,18 @@ const first = (axis: keyof typeof VOCABULARY): string[] =>
 const PEOPLE = ['woman', 'man', 'girl', 'old man'];
 const cycle = <T>(list: readonly T[], k: number): T => list[k % list.length];
 
+/** People from so near that everything of them is drawn. */
+const NEAR_PROMPTS: readonly string[] = [
+  ...first('garment').map((garment, k) => `half figure of a ${cycle(PEOPLE, k)} in a red ${garment}, pier`),
+  ...first('feature').map((feature, k) => `portrait of a ${cycle(PEOPLE, k)} with ${feature}, beach`),
+  ...first('hair colour').map((colour, k) => `portrait of a ${cycle(PEOPLE, k)} with ${colour} hair`),
+  ...first('pattern').map((pattern) => `half figure of a woman in a ${pattern} dress, kitchen`),
+  ...first('expression').map((face, k) => `portrait of a ${cycle(PEOPLE, k)}, ${face}, pier`),
+  ...CAST_NAMES.map((name) => `portrait of ${name} at night`),
+];
+
 const PROMPTS: readonly string[] = [
+  ...NEAR_PROMPTS,
   ...first('place').flatMap((place, k) => [
     `${place} at noon`,
     `${place}, ${cycle(first('weather'), k)}, ${cycle(first('season'), k)}`,
@@ -36,9 +49,6 @@ const PROMPTS: readonly string[] = [
     `portrait of a ${creature}, marsh`,
   ]),
   ...first('thing').map((thing, k) => `a ${thing}, ${cycle(['beach', 'kitchen', 'village street', 'open sea'], k)}`),
-  ...first('garment').map((garment, k) => `half figure of a ${cycle(PEOPLE, k)} in a red ${garment}, pier`),
-  ...first('feature').map((feature, k) => `portrait of a ${cycle(PEOPLE, k)} with ${feature}, beach`),
-  ...first('hair colour').map((colour, k) => `portrait of a ${cycle(PEOPLE, k)} with ${colour} hair`),
   ...(['age', 'build', 'skin', 'size'] as const).flatMap((axis) =>
     first(axis).map((word) => `a ${word} woman, meadow`),
   ),
@@ -50,10 +60,8 @@ const PROMPTS: readonly string[] = [
   ...first('view').flatMap((view) => first('expression').map((face) => `portrait of a girl, ${view}, ${face}`)),
   ...CAST_NAMES.flatMap((name) => [
     `${name} on the pier`,
-    `portrait of ${name} at night`,
     `${name} from behind, beach`,
   ]),
-  ...first('pattern').map((pattern) => `half figure of a woman in a ${pattern} dress, kitchen`),
   ...first('relation').map((relation) => `a cat ${relation} a crate, boathouse`),
   ...MEDIA.flatMap((medium) => [`${medium} of Brom in the harbour`, `${medium}, portrait of Juna in winter`]),
 ];
@@ -63,7 +71,7 @@ export const VOCABULARY_PROMPTS: readonly string[] = [...new Set(PROMPTS)];
 
 /** Paints one of {@link VOCABULARY_PROMPTS}: hash of its pixels, labels and depth, and a thumbnail. */
 export function paintedOf(prompt: string): Made {
-  const stage = paintStage(understand(prompt), SIZE);
+  const stage = paintStage(understand(prompt), NEAR_PROMPTS.includes(prompt) ? NEAR : SIZE);
   const { rgba, width, height } = stage;
   const hash = createHash('sha256').update(rgba).update(stage.labels).update(stage.depth()).digest('hex');
   const small = resampleToLongSide(pictureFromRgba(rgba, width, height), THUMBNAIL);

@@ -1,8 +1,7 @@
 import { CHROMA_GAIN, resampleToLongSide, type Picture } from '@urbild/core';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
+import { SIDE, smallMap, type SmallMap } from './smallMap';
 
-/** The longer side at which items are looked for, px: what cannot be found at that size is not found at a glance. */
-const SIDE = 256;
 /** Segments of an outline, and cells of a box on each side. */
 const SEGMENTS = 16;
 const CELLS = 12;
@@ -27,25 +26,6 @@ export interface ItemLook {
   readonly cells: readonly Float64Array[];
   /** The same of the outline where it does not lie, in places around it. */
   readonly elsewhere: readonly ItemLook['outline'][];
-}
-
-/** A map of items at the size at which they are looked for. */
-interface SmallMap {
-  readonly width: number;
-  readonly height: number;
-  readonly codes: Uint8Array;
-}
-
-/** The map of a scene at the size of a small picture. */
-function smallMap(seen: SceneSeen, width: number, height: number): SmallMap {
-  const from = seen.view ?? seen;
-  const codes = new Uint8Array(width * height);
-  for (let y = 0; y < height; y++) {
-    const sy = Math.floor(((y + 0.5) * from.height) / height);
-    for (let x = 0; x < width; x++)
-      codes[y * width + x] = from.map[sy * from.width + Math.floor(((x + 0.5) * from.width) / width)];
-  }
-  return { width, height, codes };
 }
 
 /** How every item of a scene looks in a picture of it; undefined for those of which too little is there to be looked for. */

@@ -12,6 +12,7 @@ import { planSynthesis, type SynthesisPlan } from '../synthesis/plan';
 import type { MatchHelper } from '../synthesis/halves';
 import { synthesise } from '../synthesis/synthesise';
 import { looksOf, type ItemLook } from './foundAgain';
+import { colourLooks, type ColourLook } from './foundColours';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
 import { stageBetween, strengthOf, towards } from './startPicture';
@@ -42,6 +43,8 @@ export interface Pass {
   /** What can be seen of everything that the words name, and how it looked before any reference lay over it. */
   readonly seen: SceneSeen;
   readonly looks: readonly (ItemLook | undefined)[];
+  /** Where the colours that the words name were painted. */
+  readonly colours: readonly ColourLook[];
   /** What is known of whoever the influences show, by id. */
   readonly sheets: ReadonlyMap<string, TraitSheet>;
   readonly log: readonly ShareRecord[];
@@ -90,6 +93,7 @@ export function renderPass(
     figures,
     seen: stage.seen,
     looks: looksOf(stage.seen, painted),
+    colours: colourLooks(brief, stage.seen, painted),
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
     applied: plan.applied,

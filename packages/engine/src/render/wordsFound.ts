@@ -2,6 +2,7 @@ import type { Claim, FoundWord, NotDrawn, Picture, UnderstoodSpan } from '@urbil
 import { isSeen, witnessed } from '../painter/witness';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
 import { contrastOf, foundAgain, looksOf } from './foundAgain';
+import { coloursFound } from './foundColours';
 import type { Pass } from './pass';
 
 /** What became of the words of a picture. */
@@ -14,9 +15,9 @@ export interface WordsFound {
 /** Axes whose words name somebody or something that stands in the picture. */
 const NAMES: ReadonlySet<string> = new Set(['person', 'cast', 'creature', 'thing', 'place']);
 
-/** Hears the witnesses of a pass, and looks for everybody and everything that is drawn in its finished picture. */
+/** Hears the witnesses of a pass, and looks for everybody, everything and every named colour that is drawn in its finished picture. */
 export function wordsFound(
-  { brief, seen, looks }: Pick<Pass, 'brief' | 'seen' | 'looks'>,
+  { brief, seen, looks, colours }: Pick<Pass, 'brief' | 'seen' | 'looks' | 'colours'>,
   finished: Picture,
 ): WordsFound {
   const heard = witnessed(brief, seen);
@@ -41,6 +42,20 @@ export function wordsFound(
     const mean = values.reduce((a, b) => a + b, 0) / values.length;
     return [{ start, end, text, means: `${axis}: ${value}`, found: mean, box: boxAround(items, seen) }];
   });
+  const kept = coloursFound(colours, finished);
+  colours.forEach(({ claim }, k) => {
+    if (!drawn.some(({ start }) => start === claim.start)) return;
+    const { start, end, text, axis, value } = claim;
+    found.push({
+      start,
+      end,
+      text,
+      means: `${axis}: ${value}`,
+      found: kept[k],
+      box: boxAround(itemsOfAll(claim, seen), seen),
+    });
+  });
+  found.sort((a, b) => a.start - b.start);
   return { understood: brief.understood.filter(({ start }) => !missing.has(start)), notDrawn, found };
 }
 
@@ -79,6 +94,10 @@ function boxAround(items: readonly number[], { items: all, width, height, view }
     bottom: Math.min(1, (bottom + pad) / height),
   };
 }
+
+/** Indexes of all items of whom a word is said. */
+const itemsOfAll = ({ entity }: Claim, seen: SceneSeen): number[] =>
+  seen.items.flatMap((item, k) => (item.entity === entity && !item.held && isSeen({ seen }, item) ? [k] : []));
 
 /** Indexes of the items that a word names. */
 function itemsOf({ axis, value, entity }: Claim, seen: SceneSeen): number[] {

@@ -104,7 +104,8 @@ export function WordPictures({ take }: { take: Take }) {
         ))}
       </ul>
       <p className="mt-2 text-sm">
-        How well each can still be found where it stands: on the left as the prompt alone draws it, which is 100 %.
+        How well each can still be found where it stands: on the left as the prompt alone draws it, which is 100 %. Of a
+        colour, how far it can still be called so; colours are not part of the mean.
       </p>
     </>
   );
