@@ -58,10 +58,7 @@ const PROMPTS: readonly string[] = [
     .slice(0, 6)
     .map((action) => `a dog, ${action}, beach`),
   ...first('view').flatMap((view) => first('expression').map((face) => `portrait of a girl, ${view}, ${face}`)),
-  ...CAST_NAMES.flatMap((name) => [
-    `${name} on the pier`,
-    `${name} from behind, beach`,
-  ]),
+  ...CAST_NAMES.flatMap((name) => [`${name} on the pier`, `${name} from behind, beach`]),
   ...first('relation').map((relation) => `a cat ${relation} a crate, boathouse`),
   ...MEDIA.flatMap((medium) => [`${medium} of Brom in the harbour`, `${medium}, portrait of Juna in winter`]),
 ];
