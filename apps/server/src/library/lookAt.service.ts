@@ -13,6 +13,7 @@ import { WorkersService } from '../platform/workers/workers.service';
 import { kindBySight } from './kindBySight';
 import { ReferenceEntity, type Reference, type Vision } from './reference.entity';
 import { PREPARE, TRAITS } from './library.tasks';
+import { NO_MODEL, visionStateOf } from './visionState';
 
 /** Outline of the face in the mesh: where it leaves the picture, the face is cut off. */
 const OVAL = [
@@ -63,16 +64,12 @@ export class LookAtService implements JobHandler, OnModuleInit {
       ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))
       : null;
     const vision: Vision = {
-      model: seen ? MODEL : 'none',
+      model: seen ? MODEL : NO_MODEL,
       faces: (seen?.faces ?? []).map((f) => toFace(f, f === main ? read?.covered : undefined)),
       joints: seen?.joints ?? [],
       ...(read ? { traits: read.traits } : {}),
     };
-    const visionState: Reference['visionState'] = !seen
-      ? 'unavailable'
-      : !main && !byHand && r.kind === 'face'
-        ? 'needs-box'
-        : 'done';
+    const visionState = visionStateOf(vision, byHand !== undefined, r.kind);
     await em.refresh(r);
     // nobody has said anything of it yet: the kind is still a guess
     const guessed = job.payload.guessed === true && r.version === 1;

@@ -17,6 +17,7 @@ import { measured, vectorsOf, versionHashes } from '../referenceFields';
 import { facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
 import { blobUrl } from '../../platform/blobs/blobUrl';
 import { ReferenceEntity, VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
+import { visionStateOf } from '../visionState';
 import { corrected, layoutDtoOf } from './corrections';
 import type { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
 
@@ -106,7 +107,7 @@ export class PreparationService {
     reference.corrections = corrected(before, wish);
     const { faces } = reference.corrections;
     if (!sameData(faces, before.faces)) {
-      if (faces) reference.visionState = 'done';
+      reference.visionState = visionStateOf(reference.vision ?? null, faces !== undefined, reference.kind);
       const again = await this.workers.run(PREPARE, this.task(reference, reference.preparation));
       Object.assign(reference, { checks: [...again.checks], checkState: again.checkState });
     }

@@ -82,7 +82,9 @@ test('horizon, palette and joints are taken from a person, and given back to wha
 });
 
 test('what is set right is told as it is sent, so that it can be undone; sent again, it changes nothing', async () => {
-  const r = await bringIn(studio, 306);
+  const { id } = await bringIn(studio, 306);
+  await studio.jobs.idle();
+  const r = await get(id);
   expect(r.corrections).toEqual({ faces: [], joints: [], horizon: -1, swatches: [], layout: { read: 'picture' } });
   const box = { left: 0.2, top: 0.1, right: 0.5, bottom: 0.6 };
   const wish = {
@@ -102,6 +104,7 @@ test('what is set right is told as it is sent, so that it can be undone; sent ag
   expect(again.corrections).toEqual(wish);
   const back = (await correct(again, r.corrections).expect(200)).body as ReferenceDto;
   expect(back.corrections).toEqual(r.corrections);
+  expect(back.visionState).toBe(r.visionState);
   expect(back.checks.map((c) => c.id)).toEqual(r.checks.map((c) => c.id));
   await correct(r, { horizon: 0.5 }).expect(409);
 });
