@@ -81,9 +81,11 @@ function Palette({ reference: r }: { reference: Reference }) {
           </li>
         ))}
       </ul>
-      <Button look="plain" className="text-sm" onClick={() => save([])}>
-        As read
-      </Button>
+      {byHand.length > 0 && (
+        <Button look="plain" className="text-sm" onClick={() => save([])}>
+          As read
+        </Button>
+      )}
     </section>
   );
 }

@@ -59,11 +59,12 @@ export function JointsEditor({ reference: r, gives }: { reference: Reference; gi
         ))}
       </svg>
       <div className="mt-1 flex gap-2">
-        {joints.length ? (
+        {r.corrections.joints.length > 0 && (
           <Button look="plain" className="text-sm" onClick={() => save([])}>
             As read
           </Button>
-        ) : (
+        )}
+        {!joints.length && (
           <Button className="text-sm" onClick={() => save(standing(w / h))}>
             Lay a figure over it
           </Button>

@@ -78,6 +78,7 @@ describe('what the engine gets', () => {
   test('shows the picture, lines, distances and shape, and says what they are not fit for', async () => {
     await engineGets();
     expect(screen.getByText('The picture, 640 × 427 px')).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'As read' })).toBeNull();
     expect(screen.getByText('Shape: not two-valued, so it is not fit for one')).toBeVisible();
     await userEvent.click(screen.getByLabelText('at true size'));
     expect(screen.getByAltText('Lines of Carved quay')).toHaveClass('max-w-none');
