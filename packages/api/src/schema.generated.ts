@@ -1902,6 +1902,8 @@ export interface components {
             ornateness?: number;
             /** @description What the stage is drawn in, before looks are laid over it; as words and looks ask when none is chosen */
             medium?: components["schemas"]["Medium"];
+            /** @description Characters whose names in the words do not bring their pictures in, by their ids */
+            uncalled?: string[];
             /** @description Words that count more or less than the others: 0 left out, 1 as said, 2 twice as much */
             emphases?: components["schemas"]["EmphasisDto"][];
             /** @description A picture to start from, and how far the take goes from it: 0 the picture itself, 1 nothing of it */
@@ -2400,6 +2402,8 @@ export interface components {
             /** @description left out of renders, measures and exports */
             skipped: boolean;
             own: components["schemas"]["OwnSettingsDto"];
+            /** @description ids of the influences that act in it: of the mix, called by its words, or its own */
+            acting: string[];
             differs: components["schemas"]["OwnDifferenceDto"][];
             /** @description why it has to be rendered; empty when it is up to date */
             stale: string[];

@@ -42,6 +42,7 @@ export * from './mix/equal';
 export * from './mix/differences';
 export * from './mix/own';
 export * from './mix/axes';
+export * from './mix/called';
 export * from './influence/types';
 export * from './influence/formula';
 export * from './influence/literal';

@@ -1,6 +1,16 @@
 import { EntityManager, type EntityManager as Manager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { fuseTraits, type KnownName, type MixInfluence, type TraitSheet } from '@urbild/core';
+import {
+  calledByShots,
+  fuseTraits,
+  withCalled,
+  type CastMember,
+  type KnownName,
+  type MixInfluence,
+  type MixState,
+  type ShotPlan,
+  type TraitSheet,
+} from '@urbild/core';
 import { CharacterEntity, type Character } from '../cast/character.entity';
 import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
@@ -80,6 +90,18 @@ export class SourcesService {
     for (const l of await this.em.find(LookEntity, { id: { $in: ids('look') } })) out.set(l.id, l.name);
     for (const c of await this.em.find(CharacterEntity, { id: { $in: ids('character') } })) out.set(c.id, c.name);
     return out;
+  }
+
+  /** The cast as its names call it into mixes. */
+  async cast(em: Manager = this.em): Promise<CastMember[]> {
+    const all = await em.find(CharacterEntity, { deletedAt: null }, { orderBy: { name: 'asc' } });
+    return all.map(({ id, name, usualWeight, items }) => ({ id, name, usualWeight, pictures: items.length }));
+  }
+
+  /** What is rendered of a mix: with everybody whom its words call, or those of the shots that share it. */
+  async called({ prompt, avoid, settings, influences }: MixState, shots?: readonly ShotPlan[]): Promise<MixState> {
+    const [mix, cast] = [{ prompt, avoid, settings, influences }, await this.cast()];
+    return shots ? calledByShots(mix, shots, cast) : withCalled(mix, cast);
   }
 
   /** Names of the whole cast with their descriptions, for reading prompts. */

@@ -113,6 +113,19 @@ test('the cast is known by name and description, a creature without one by its s
   ]);
 });
 
+test('a name calls somebody who has pictures, and nobody who was put away', async () => {
+  const em = memory.em();
+  const items = [{ referenceId: 'a', slot: 'front' as const }];
+  putCharacter(em, 'away', { name: 'Gesa', items, deletedAt: new Date() });
+  putCharacter(em, 'bare', { name: 'Okke' });
+  await em.flush();
+  const settings = { aspect: '3:2', seed: 1, balance: 1 } as const;
+  const mix = { prompt: 'Wiebke, Gesa and Okke', avoid: '', settings, influences: [] };
+  expect((await sources().called(mix)).influences.map((i) => i.referenceId)).toEqual(['wiebke']);
+  const shots = [{ prompt: 'a mill', seed: 1, own: {} }];
+  expect((await sources().called(mix, shots)).influences).toEqual([]);
+});
+
 describe('the versions of a mix', () => {
   const noted = async (change: (mix: ReturnType<typeof putMix>) => void, times = 1) => {
     const em = memory.em();

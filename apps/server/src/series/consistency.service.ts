@@ -78,6 +78,10 @@ export class ConsistencyService {
       const tried = { ...takesOf(present.map((p, n) => (n === k ? other : p))), controls: [] };
       return !(await this.compared(tried)).falls.some((f) => f.shot === k);
     };
+    // whom a shot does not call cannot be missed in it
+    const falls = result.falls.filter(({ shot, influence }) =>
+      plan.stateOf(pairs[shot].shot).influences.some((i) => i.id === influence),
+    );
     const subjects = influences.filter((i) => i.subject || result.closer.identity[i.id] !== undefined);
     return {
       shots: pairs.map(({ shot, take }, k) => ({ shotId: shot.id, takeId: take.id, layout: result.layout[k] })),
@@ -91,7 +95,7 @@ export class ConsistencyService {
         }),
       },
       falls: await Promise.all(
-        result.falls.map(async (fall) => {
+        falls.map(async (fall) => {
           const { shot, take } = pairs[fall.shot];
           const own = all.filter((t) => t.shotId === shot.id);
           const told = this.present(fall, shot, take, plan, influences);

@@ -51,6 +51,11 @@ export class ShotDto {
   @ApiProperty() seed!: number;
   @ApiProperty({ description: 'left out of renders, measures and exports' }) skipped!: boolean;
   @ApiProperty({ type: OwnSettingsDto }) own!: OwnSettingsDto;
+  @ApiProperty({
+    type: [String],
+    description: 'ids of the influences that act in it: of the mix, called by its words, or its own',
+  })
+  acting!: string[];
   @ApiProperty({ type: [OwnDifferenceDto] }) differs!: OwnDifferenceDto[];
   @ApiProperty({ type: [String], description: 'why it has to be rendered; empty when it is up to date' })
   stale!: string[];

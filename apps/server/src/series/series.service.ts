@@ -81,6 +81,7 @@ export class SeriesService {
       seed,
       skipped,
       own: ownToDto(own),
+      acting: influences.filter((i) => i.on).map((i) => i.id),
       differs: ownDifferences(plan.state, own).map((d) => {
         const i = influences.find((one) => one.id === d.influence);
         return { key: d.key, text: ownText(d, i ? plan.nameOf(i) : '', i?.gives) };

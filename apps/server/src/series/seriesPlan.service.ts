@@ -2,7 +2,14 @@ import { EntityManager } from '@mikro-orm/core';
 import { Inject, Injectable } from '@nestjs/common';
 import type { RenderRequest } from '@urbild/engine';
 import { isDeepStrictEqual } from 'util';
-import { differences, stateOfShot, type MixInfluence, type MixState } from '@urbild/core';
+import {
+  calledByShots,
+  calledInShot,
+  differences,
+  type MixInfluence,
+  type MixState,
+  type ShotPlan,
+} from '@urbild/core';
 import { MixEntity, MixVersionEntity } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
 import { Problem } from '../platform/problems/problem';
@@ -15,11 +22,13 @@ import type { Series, Shot } from './series.entity';
 /** Everything that the shots of a series would be rendered from, looked up once for all of them. */
 export interface SeriesPlan {
   readonly mixId: string;
-  /** The mix in the version that the series uses. */
+  /** The mix in the version that the series uses, with everybody whom the words of any shot call. */
   readonly state: MixState;
   readonly request: RequestMaker;
   /** What a shot would be rendered from. */
   stateOf(shot: Shot): MixState;
+  /** The same for another plan of a shot. */
+  stateFor(plan: ShotPlan): MixState;
   /** The name of what stands behind an influence. */
   nameOf(influence: Pick<MixInfluence, 'referenceId'>): string;
 }
@@ -35,8 +44,10 @@ export class SeriesPlanService {
   ) {}
 
   async planOf(series: Series, shots: readonly Shot[]): Promise<SeriesPlan> {
-    const state = await this.stateOf(series);
-    const states = new Map(shots.map((s) => [s.id, stateOfShot(state, s)]));
+    const [mix, cast] = [await this.stateOf(series), await this.sources.cast()];
+    const stateFor = (plan: ShotPlan) => calledInShot(mix, plan, cast);
+    const state = calledByShots(mix, shots, cast);
+    const states = new Map(shots.map((s) => [s.id, stateFor(s)]));
     const request = await this.queue.requests([state, ...states.values()]);
     const titles = await this.sources.titles(
       [...states.values()].flatMap((s) => s.influences).concat(state.influences),
@@ -45,7 +56,8 @@ export class SeriesPlanService {
       mixId: series.mixId,
       state,
       request,
-      stateOf: (shot) => states.get(shot.id) ?? stateOfShot(state, shot),
+      stateOf: (shot) => states.get(shot.id) ?? stateFor(shot),
+      stateFor,
       nameOf: (i) => titles.get(i.referenceId) ?? 'a reference that is gone',
     };
   }

@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { stateOfShot, type MixInfluence, type MixState, type ShotPlan, type SourceKind } from '@urbild/core';
+import { type MixInfluence, type MixState, type ShotPlan, type SourceKind } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { SourcesService } from '../mixes/sources.service';
@@ -49,7 +49,7 @@ export class TrialTakesService {
    * helps is shown now, and not rendered again.
    */
   async tryRemedy(shotId: string, label: string, plan: ShotPlan<MixInfluence>): Promise<SeriesDto> {
-    const { series, shot, own, lead, state } = await this.shotOf(shotId);
+    const { series, shot, own, lead, stateFor } = await this.shotOf(shotId);
     await this.mixes.check(plan.own.added);
     const there = lead && takeOfRemedy(own, { label, plan }, lead.id);
     if (there?.trial?.quiet) {
@@ -58,23 +58,21 @@ export class TrialTakesService {
       return this.series.touched(series);
     }
     const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan };
-    return this.put(series, [
-      await this.order(stateOfShot(state, plan), lead?.quality ?? 'proof', series, shot, lead, trial),
-    ]);
+    return this.put(series, [await this.order(stateFor(plan), lead?.quality ?? 'proof', series, shot, lead, trial)]);
   }
 
   /** Tries remedies of a shot out of sight, to find out which of them help; what was tried for an earlier take of it goes. */
   async tryOut(shotId: string, remedies: readonly TriedRemedy[]): Promise<void> {
     // looked up and put in line together: two windows that ask at once have each remedy tried once
     await together(this.em, async () => {
-      const { series, shot, own, lead, state } = await this.shotOf(shotId);
+      const { series, shot, own, lead, stateFor } = await this.shotOf(shotId);
       if (!lead) return;
       const outdated = own.filter((t) => t.trial?.quiet && t.fromTakeId !== lead.id);
       await this.takes.stop(outdated, true);
       const orders: TakeOrder[] = [];
       for (const { label, plan } of remedies.filter((r) => !takeOfRemedy(own, r, lead.id))) {
         const trial: TakeTrial = { kind: 'remedy', batch: randomUUID(), label, plan, quiet: true };
-        orders.push(await this.order(stateOfShot(state, plan), lead.quality, series, shot, lead, trial));
+        orders.push(await this.order(stateFor(plan), lead.quality, series, shot, lead, trial));
       }
       await this.queue.put(orders);
     });
@@ -85,8 +83,8 @@ export class TrialTakesService {
     const shot = await this.shots.find(shotId);
     const series = await this.series.find(shot.seriesId);
     const own = await this.series.takesOf([shot]);
-    const { state } = await this.plans.planOf(series, [shot]);
-    return { shot, series, own, lead: leadOf(own), state };
+    const { stateFor } = await this.plans.planOf(series, [shot]);
+    return { shot, series, own, lead: leadOf(own), stateFor };
   }
 
   /** Renders every shot with one influence of the mix coming from something else; words, seeds and all else are held. */
@@ -211,11 +209,15 @@ export class TrialTakesService {
   private async layOnMix(series: Series, swap: SwapWish): Promise<{ of: SourceKind; referenceId: string }> {
     const mix = await this.em.findOneOrFail(MixEntity, { id: series.mixId });
     // a pinned series goes on from its own version
-    const { state } = await this.plans.planOf(series, []);
+    const { state } = await this.plans.planOf(series, await this.series.shotsOf(series.id));
     const present = state.influences.find((i) => i.id === swap.influence);
     if (!present) throw Problem.conflict('The mix has changed: this influence is not in it any more.');
     const { of = 'reference', referenceId } = present;
-    mix.influences = swapped(series.mixVersion ? state : mix, swap).influences.map((i) => ({ ...i }));
+    // whoever was called by the words is in the mix from now on
+    const own = mix.influences.some((i) => i.id === present.id) ? mix.influences : [...mix.influences, present];
+    mix.influences = swapped(series.mixVersion ? state : { ...mix, influences: own }, swap).influences.map((i) => ({
+      ...i,
+    }));
     mix.updatedAt = new Date();
     await this.versions.note(mix);
     series.mixVersion = null;

@@ -25,7 +25,7 @@ export class InForceService {
   ) {}
 
   async of(mixId: string, quality: Quality): Promise<InForceDto> {
-    const mix = await this.mixes.find(mixId);
+    const mix = await this.sources.called(await this.mixes.find(mixId));
     const request = await this.queue.request(mix, quality);
     const sources = await this.sources.of(mix.influences);
     const ids = [...sources.values()].flatMap((s) => s.pictures.map((p) => p.referenceId));

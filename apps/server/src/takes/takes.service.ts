@@ -1,8 +1,9 @@
 import { EntityManager, type SqlEntityManager } from '@mikro-orm/better-sqlite';
 import { Inject, Injectable } from '@nestjs/common';
-import { LEAST_ARRIVAL, type MixState } from '@urbild/core';
+import { LEAST_ARRIVAL, withoutInfluence, type MixState } from '@urbild/core';
 import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
+import { SourcesService } from '../mixes/sources.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
@@ -29,6 +30,7 @@ export class TakesService {
     private readonly events: EventsService,
     private readonly queue: TakeQueue,
     private readonly versions: MixVersionsService,
+    private readonly sources: SourcesService,
     @Inject(ENGINE) private readonly engine: TakeEngine,
   ) {}
 
@@ -119,12 +121,13 @@ export class TakesService {
     const mix = await this.em.findOne(MixEntity, { id: wish.mixId, deletedAt: null });
     if (!mix) throw Problem.notFound('This mix');
     const quality = wish.quality ?? 'proof';
-    const used = wish.without ? mix.influences.filter((i) => i.id !== wish.without) : mix.influences;
-    const { prompt, seed, from } = wish;
+    const { seed, from, without } = wish;
+    const all = await this.sources.called({ ...mix, prompt: wish.prompt ?? mix.prompt });
+    const used = without ? withoutInfluence(all, without) : all;
     const { take, dropped } = await together(this.em, async (em) => {
       if (quality !== 'draft') await this.versions.note(mix);
       const dropped = quality === 'draft' ? await this.dropDrafts(em, mix.id) : [];
-      const take = await this.queue.ask({ ...mix, influences: used }, quality, { prompt, seed, fromTakeId: from });
+      const take = await this.queue.ask({ ...used, id: mix.id }, quality, { seed, fromTakeId: from });
       return { take, dropped };
     });
     this.ended(dropped);

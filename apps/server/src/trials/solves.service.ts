@@ -1,10 +1,11 @@
 import type { EntityManager as Manager } from '@mikro-orm/core';
 import { EntityManager, RequestContext } from '@mikro-orm/core';
 import { Injectable, OnModuleInit } from '@nestjs/common';
-import { solveStep, stateOfShot, type Trial } from '@urbild/core';
+import { calledInShot, solveStep, type Trial } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import type { Quality } from '../mixes/mix.entity';
 import { MixesService } from '../mixes/mixes.service';
+import { SourcesService } from '../mixes/sources.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
@@ -33,6 +34,7 @@ export class SolvesService implements JobHandler, OnModuleInit {
     private readonly em: EntityManager,
     private readonly jobs: JobsService,
     private readonly mixes: MixesService,
+    private readonly sources: SourcesService,
     private readonly takes: TakesService,
     private readonly queue: TakeQueue,
     private readonly events: EventsService,
@@ -44,7 +46,9 @@ export class SolvesService implements JobHandler, OnModuleInit {
   }
 
   async create({ mixId, targets, wordsKept, seriesId, shotIds }: NewSolveDto): Promise<SolveDto> {
-    const { prompt, avoid, settings, influences } = await this.mixes.find(mixId);
+    const shots = await this.shots.of(seriesId, shotIds);
+    const state = await this.sources.called(await this.mixes.find(mixId), shots?.shots);
+    const { influences } = state;
     const missing = targets.filter((t) => !influences.some((i) => i.id === t.influence));
     if (missing.length)
       throw Problem.invalid(missing.map((t) => ({ field: 'targets', message: `${t.influence} is not in the mix` })));
@@ -54,12 +58,10 @@ export class SolvesService implements JobHandler, OnModuleInit {
         id: randomUUID(),
         mixId,
         state: {
-          prompt,
-          avoid,
-          settings,
+          ...state,
           influences: influences.map((i) => (asked.has(i.id) ? { ...i, on: true } : i)),
         },
-        shots: await this.shots.of(seriesId, shotIds),
+        shots,
         targets: { arrivals: Object.fromEntries(targets.map((t) => [t.influence, t.arrival])), wordsKept },
         path: [],
         status: 'running',
@@ -108,7 +110,8 @@ export class SolvesService implements JobHandler, OnModuleInit {
       const { weights } = step;
       const influences = solve.state.influences.map((i) => (i.id in weights ? { ...i, weight: weights[i.id] } : i));
       const state = { ...solve.state, influences };
-      const states = solve.shots ? solve.shots.shots.map((shot) => stateOfShot(state, shot)) : [state];
+      const cast = solve.shots ? await this.sources.cast(em.fork()) : [];
+      const states = solve.shots ? solve.shots.shots.map((shot) => calledInShot(state, shot, cast)) : [state];
       const [before] = solve.path;
       quality ??= before ? (await em.fork().findOne(TakeEntity, { id: before.takeId }))?.quality : 'draft';
       const ids: string[] = [];

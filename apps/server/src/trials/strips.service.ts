@@ -1,8 +1,9 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { axisFault, cellsOf, stateOfShot, type MixState } from '@urbild/core';
+import { axisFault, calledInShot, cellsOf } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { MixesService } from '../mixes/mixes.service';
+import { SourcesService } from '../mixes/sources.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
@@ -23,6 +24,7 @@ export class StripsService {
   constructor(
     private readonly em: EntityManager,
     private readonly mixes: MixesService,
+    private readonly sources: SourcesService,
     private readonly takes: TakesService,
     private readonly queue: TakeQueue,
     private readonly events: EventsService,
@@ -60,16 +62,17 @@ export class StripsService {
 
   /** Puts a take into the queue for every cell. Throws a {@link Problem} for axes that the mix does not have. */
   async create({ mixId, name, axes, quality = 'draft', seriesId, shotIds }: NewStripDto): Promise<StripDto> {
-    const { prompt, avoid, settings, influences } = await this.mixes.find(mixId);
-    const state: MixState = { prompt, avoid, settings, influences };
+    const mix = await this.mixes.find(mixId);
+    const shots = await this.shots.of(seriesId, shotIds);
+    const state = await this.sources.called(mix, shots?.shots);
     const errors = axes.flatMap((axis, k) => {
       const fault = axisFault(axis, state);
       return fault ? [{ field: `axes.${k}`, message: fault }] : [];
     });
     if (errors.length) throw Problem.invalid(errors);
-    const shots = await this.shots.of(seriesId, shotIds);
+    const cast = await this.sources.cast();
     const cells = cellsOf(state, axes).flatMap((cell) =>
-      shots ? shots.shots.map((shot) => stateOfShot(cell, shot)) : [cell],
+      shots ? shots.shots.map((shot) => calledInShot(cell, shot, cast)) : [cell],
     );
     if (cells.length > MOST_CELLS)
       throw Problem.invalid([

@@ -1,5 +1,7 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
+import type { CastMember } from '@urbild/core';
+import { useMemo } from 'react';
 import { useNotice } from '../parts/notices';
 import { api, ask } from './client';
 import { changeDocument } from './changeDocument';
@@ -29,6 +31,15 @@ export const useCast = () =>
     queryFn: async () =>
       (await ask(api.GET('/api/v1/cast'))).map((c) => withEdits(`character ${c.id}`, c, characterFields)),
   });
+
+/** The cast as its names call it into mixes; nobody while it is not known yet. */
+export function useCastMembers(): readonly CastMember[] {
+  const { data: cast } = useCast();
+  return useMemo(
+    () => (cast ?? []).map(({ id, name, usualWeight, items }) => ({ id, name, usualWeight, pictures: items.length })),
+    [cast],
+  );
+}
 
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/v1/shelf')) });
 

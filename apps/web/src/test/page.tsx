@@ -191,6 +191,7 @@ export const aShot = (fields: Partial<Shot> = {}): Shot => ({
   seed: 5,
   skipped: false,
   own: { influences: [], added: [] },
+  acting: [],
   differs: [],
   stale: [],
   takes: [],

@@ -1,3 +1,4 @@
+import { withoutInfluence } from './called';
 import { INFLUENCE_SETTINGS } from './influence';
 import type { MixInfluence, MixState } from './mix';
 import { evenly, type AnySetting, type Form, type SteppedNames } from './setting';
@@ -108,7 +109,7 @@ const without: AxisKind = {
     const [id, picture] = String(value).split('/');
     if (!id) return state;
     if (picture) return changeInfluence(state, id, (i) => ({ except: [...(i.except ?? []), picture] }));
-    return { ...state, influences: state.influences.filter((i) => i.id !== id) };
+    return withoutInfluence(state, id);
   },
 };
 

@@ -5,7 +5,9 @@ import type { AnySetting } from './setting';
 import { SETTINGS, type MixSettings } from './settings';
 
 /** The settings of a mix as a request says them. */
-export type RequestedSettings = Omit<MixSettings, 'aspect' | 'start' | 'mask' | 'spread'> & { readonly spread: number };
+export type RequestedSettings = Omit<MixSettings, 'aspect' | 'start' | 'mask' | 'spread' | 'uncalled'> & {
+  readonly spread: number;
+};
 
 type Fields = Readonly<Record<string, unknown>>;
 

@@ -160,6 +160,8 @@ export interface PersonBrief extends Placed {
   readonly cast?: CastName;
   /** The name that the studio knows this person by; the cast's own names are in `cast`. */
   readonly name?: string;
+  /** The studio knows this name and nothing else: no description that says what to draw. */
+  readonly nameOnly?: boolean;
   /** Another person of the same description; 0 when absent. */
   readonly variant?: number;
   readonly age?: Age;
@@ -190,6 +192,7 @@ export interface CreatureBrief extends Placed {
   readonly species: string;
   readonly cast?: CastName;
   readonly name?: string;
+  readonly nameOnly?: boolean;
   readonly colour?: NamedColour;
   readonly action?: Action;
   readonly view?: View;

@@ -28,6 +28,7 @@ export interface EntityDraft {
   colour?: NamedColour;
   cast?: CastName;
   name?: string;
+  nameOnly?: boolean;
   age?: Age;
   sex?: 'woman' | 'man';
   build?: 'thin' | 'round';

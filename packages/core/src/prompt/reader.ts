@@ -24,7 +24,8 @@ export class Reader extends NounReader {
   }
 
   protected override known(name: string): Partial<EntityDraft> {
-    return this.names.get(name) ?? {};
+    const known = this.names.get(name) ?? {};
+    return Object.keys(known).length ? known : { nameOnly: true };
   }
 
   /** A name of the studio's at token `at`, written as it is or in another case. */

@@ -99,13 +99,14 @@ function draftsOf(names: readonly KnownName[]): Map<string, Partial<EntityDraft>
  */
 export function understand(prompt: string, avoid = '', names: readonly KnownName[] = []): SceneBrief {
   const text = prompt.slice(0, MAX_PROMPT_LENGTH);
-  const reader = new Reader(draftsOf(names));
+  const known = draftsOf(names);
+  const reader = new Reader(known);
   reader.read(text);
   const refused = new Set(reader.refused);
   if (avoid.trim()) {
-    const unwanted = new Reader();
+    const unwanted = new Reader(known);
     unwanted.read(avoid.slice(0, MAX_PROMPT_LENGTH));
-    for (const e of unwanted.entities.filter((d) => d.kind !== 'person' || d.cast || d.age))
+    for (const e of unwanted.entities.filter((d) => d.kind !== 'person' || d.cast || d.name || d.age))
       refused.add(
         (e.cast ?? e.name) ? `cast: ${e.cast ?? e.name}` : e.kind === 'person' ? 'person' : `${e.kind}: ${e.what}`,
       );
@@ -239,9 +240,9 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
       relation,
     };
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
-    const { kind, what, cast, name, colour, action, view, holds, ...traits } = e;
+    const { kind, what, cast, name, nameOnly, colour, action, view, holds, ...traits } = e;
     if (kind === 'thing') return { kind, thing: what, colour, ...placed };
-    if (kind === 'creature') return { kind, species: what, cast, name, colour, action, view, garments, ...placed };
+    if (kind === 'creature') return { kind, species: what, cast, name, ...(nameOnly ? { nameOnly } : {}), colour, action, view, garments, ...placed };
     const {
       age,
       sex,
@@ -260,6 +261,6 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
     } = traits;
     const looks = { age, sex, build, skin, hair, beard, moustache, freckles, glasses, earring, eyes };
     const inHand = holds.filter((h) => !refused.has(`thing: ${h.what}`));
-    return { kind, cast, name, ...looks, garments, clothes, bare, holds: inHand, action, expression, view, ...placed };
+    return { kind, cast, name, ...(nameOnly ? { nameOnly } : {}), ...looks, garments, clothes, bare, holds: inHand, action, expression, view, ...placed };
   });
 }

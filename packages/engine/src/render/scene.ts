@@ -1,10 +1,11 @@
-import { emphasise, heardEmphases, nameOf, silenced, understand, type SceneBrief } from '@urbild/core';
+import { emphasise, heardEmphases, nameOf, silenced, understand, type NotDrawn, type SceneBrief } from '@urbild/core';
 import { enlargement, strideAt, viewAt } from '../frames/frame';
 import { seenStage } from '../frames/seenStage';
 import { mixLight } from '../staging/light';
 import type { LoadedPicture } from '../gives/action';
 import { directPainter, type Direction } from '../gives/direct';
 import { environmentFor } from '../painter/light/environment';
+import { isPulled, type TraitPulls } from '../painter/people/fromTraits';
 import { paintStage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
 import type { RenderRequest } from '../contract/request';
@@ -26,9 +27,10 @@ export function paintScene(
   checkpoint: () => void,
 ): PaintedScene {
   const { width, height, seed, spread, frame } = request;
-  const brief = briefOf(request);
-  const direction = directPainter(request, brief, plan, loaded);
+  const read = briefOf(request);
+  const direction = directPainter(request, read, plan, loaded);
   checkpoint();
+  const brief = { ...read, unused: [...read.unused, ...unknownNames(read, direction.identities.of)] };
   const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
   const k = frame?.camera ? enlargement(frame.camera) : 1;
   const whole = { width: Math.round(width * k), height: Math.round(height * k) };
@@ -69,6 +71,17 @@ function strideHint({ frame }: RenderRequest): Pick<LayoutHints, 'stride'> {
   if (!frame?.across) return {};
   return { stride: { ...strideAt(frame.across, frame.at), left: frame.across < 0 } };
 }
+
+/** Names of which nothing is known, neither by a description nor by pictures: whoever is drawn there is anybody. */
+const unknownNames = ({ entities, claims }: SceneBrief, identities: ReadonlyMap<number, TraitPulls>): NotDrawn[] =>
+  claims.flatMap(({ start, end, text, axis, value, entity }) => {
+    const named = axis === 'cast' && entity !== undefined ? entities[entity] : undefined;
+    if (!named || named.kind === 'thing' || !named.nameOnly) return [];
+    const pulls = identities.get(entity!);
+    if (pulls && isPulled(pulls)) return [];
+    const why = `Nothing tells what ${value} looks like here: give the sheet a picture or a description, or let it act.`;
+    return [{ start, end, text, means: `cast: ${value}`, why }];
+  });
 
 /** The brief with another person for every seed where the words name nobody: "a woman" is any woman. */
 const anybody = (brief: SceneBrief, seed: number): SceneBrief => ({

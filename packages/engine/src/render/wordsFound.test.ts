@@ -73,3 +73,27 @@ test('a camera that looks at a part says nothing of where things stand in the wh
   const { words } = await render({ prompt: 'a fox in the meadow', frame: { at: 1, camera } as never });
   expect(words.every(({ box }) => box === undefined)).toBe(true);
 });
+
+describe('the name of somebody', () => {
+  const notDrawn = async (fields: Partial<RenderRequest>) =>
+    (await render({ prompt: 'half figure of Wiebke on the pier', ...fields })).notDrawn.map(({ text, why }) => [
+      text,
+      why,
+    ]);
+  const traits = { beard: { choice: 'no', confidence: 1 } };
+  const who = influence({ gives: 'character', weight: 0.8, subject: 'Wiebke', traits });
+
+  test('of whom nothing is known is told as not drawn', async () => {
+    const [[text, why], ...more] = await notDrawn({ names: [{ name: 'Wiebke', description: '' }] });
+    expect(text).toBe('Wiebke');
+    expect(why).toMatch(/Nothing tells what Wiebke looks like here/);
+    expect(more).toEqual([]);
+    const off = { ...who, on: false };
+    expect(await notDrawn({ names: [{ name: 'Wiebke', description: '' }], influences: [off] })).toHaveLength(1);
+  });
+
+  test('is drawn by a description, or by a sheet that acts', async () => {
+    expect(await notDrawn({ names: [{ name: 'Wiebke', description: 'a tall woman' }] })).toEqual([]);
+    expect(await notDrawn({ names: [{ name: 'Wiebke', description: '' }], influences: [who] })).toEqual([]);
+  });
+});

@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/core';
 import { Injectable } from '@nestjs/common';
-import { stateOfShot, timesSteadier, type Unsteadiness } from '@urbild/core';
+import { timesSteadier, type Unsteadiness } from '@urbild/core';
 import { cameraWindow, figureFor, type FrameMove, type RenderRequest } from '@urbild/engine';
 import { createHash, randomUUID } from 'crypto';
 import { blobUrl } from '../../platform/blobs/blobUrl';
@@ -68,7 +68,7 @@ export class SequencesService {
       throw Problem.invalid([
         { field: 'move', message: 'Nothing moves. Let the camera or the figure go, or say other words for the end.' },
       ]);
-    const state = stateOfShot((await this.plans.planOf(series, [shot])).state, shot);
+    const state = (await this.plans.planOf(series, [shot])).stateOf(shot);
     const request = await this.queue.request(state, quality);
     const requests = Array.from({ length: frames }, (_, k) => ({
       ...request,

@@ -1,4 +1,4 @@
-import type { Gives } from '@urbild/core';
+import { characterInfluence as ofCharacter, type Gives } from '@urbild/core';
 import type { MixInfluence, Reference } from '../../api/client';
 
 /** What a reference gives at first, by its kind, with the weight and span that people found to work. */
@@ -34,10 +34,6 @@ export const lookInfluence = (lookId: string): MixInfluence => ({
 
 /** A new influence for a character at its usual weight; it gives what the engine can take of a character. */
 export const characterInfluence = (characterId: string, weight: number, able: readonly Gives[]): MixInfluence => ({
-  id: newId(),
-  of: 'character',
-  referenceId: characterId,
-  reading: 'normal',
-  on: true,
-  ...(able.includes('character') ? { gives: 'character' as const, weight, from: 0, to: 1 } : COLOURS_ONLY),
+  ...(ofCharacter(newId(), characterId, weight) as MixInfluence),
+  ...(able.includes('character') ? {} : COLOURS_ONLY),
 });

@@ -1,7 +1,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Eye, EyeOff } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
+import { isByName, TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
 import type { MixInfluence } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
 import type { Hue } from '../../theme/kinds';
@@ -96,6 +96,7 @@ function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnail
         className="flex max-w-full items-center gap-1 rounded text-sm whitespace-nowrap text-muted hover:text-ink"
       >
         <KindSign kind={hue} size={13} /> gives {influence.gives}
+        {isByName(influence) ? ', by name' : ''}
         {influence.region ? ', in a region' : ''}
       </Popover.Trigger>
       <Popover.Portal>

@@ -1,4 +1,4 @@
-import { FILLS, give, READINGS, type Gives } from '@urbild/core';
+import { FILLS, give, isByName, READINGS, type Gives } from '@urbild/core';
 import { Trash2 } from 'lucide-react';
 import type { MixInfluence } from '../../api/client';
 import { Tip } from '../../parts/Tip';
@@ -26,6 +26,9 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
   return (
     <div className="flex flex-col gap-3">
       <h3 className="font-title text-lg">{name}</h3>
+      {isByName(influence) && (
+        <p className="text-sm text-muted">The words name {name}: that brings the pictures of the sheet in.</p>
+      )}
       <Group title="It gives">
         {gives.map((g) => (
           <Tip key={g} text={give(g).says}>

@@ -129,6 +129,49 @@ describe('what lies on the table', () => {
   });
 });
 
+describe('a name in the words', () => {
+  const nilo = {
+    ...{ id: 'nilo', name: 'Nilo', species: 'person', description: '', corrected: [], usualWeight: 0.65, version: 1 },
+    items: [{ referenceId: 'r', slot: 'front' }],
+  };
+  const openNamed = (prompt: string, fields: Partial<Mix> = {}) =>
+    open(aMix({ prompt, influences: [], ...fields }), { at: '?drafts=off', 'GET /api/v1/cast': [nilo] });
+
+  test('is a lane of its own at the usual weight, without being kept in the mix', async () => {
+    const asked = openNamed('Nilo at the mill');
+    expect(await screen.findByLabelText('Weight of Nilo')).toHaveValue('0.65');
+    expect(screen.getByLabelText('Nilo gives character; change')).toHaveTextContent('by name');
+    await userEvent.type(screen.getByLabelText('Words to avoid'), 'boats{Enter}');
+    await waitFor(() => expect(saved(asked).at(-1)).toMatchObject({ avoid: 'boats' }));
+    expect(saved(asked).every((a) => !a.influences?.length)).toBe(true);
+  });
+
+  test('its weight is kept once it is moved', async () => {
+    const asked = openNamed('Nilo at the mill');
+    const weight = await screen.findByLabelText('Weight of Nilo');
+    await userEvent.clear(weight);
+    await userEvent.type(weight, '0.3{Enter}');
+    const kept = { id: 'called-nilo', of: 'character', referenceId: 'nilo', weight: 0.3 };
+    await waitFor(() => expect(saved(asked).at(-1)?.influences).toMatchObject([kept]));
+  });
+
+  test('taken out, it stays out while the name is said; undo brings it back', async () => {
+    const asked = openNamed('Nilo at the mill');
+    await userEvent.click(await screen.findByLabelText('Nilo gives character; change'));
+    await userEvent.click(screen.getByRole('button', { name: 'Take it out of the mix' }));
+    await waitFor(() => expect(saved(asked).at(-1)?.settings).toMatchObject({ uncalled: ['nilo'] }));
+    expect(screen.queryByLabelText('Weight of Nilo')).toBeNull();
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    expect(await screen.findByLabelText('Weight of Nilo')).toHaveValue('0.65');
+  });
+
+  test('of somebody whom the words refuse brings nothing in', async () => {
+    openNamed('a mill', { avoid: 'Nilo' });
+    await screen.findByLabelText('Words to avoid');
+    expect(screen.queryByLabelText('Weight of Nilo')).toBeNull();
+  });
+});
+
 describe('changing the mix', () => {
   test('an influence comes from the tray, is saved, and undo takes it out again', async () => {
     const asked = open(aMix({ influences: [] }), {

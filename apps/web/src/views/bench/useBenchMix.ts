@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
-import type { Conflict } from '@urbild/core';
+import { withCalled, withoutCalled, type Conflict } from '@urbild/core';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Mix } from '../../api/client';
 import { mixDocument, mixFields, type MixFields } from '../../api/documents';
+import { useCastMembers } from '../../api/sheets';
 import { useNotice } from '../../parts/notices';
 import { useSaved } from '../../shared/save/useSaved';
 
@@ -14,6 +15,7 @@ export type Change = (mix: Edited) => Edited;
 const AUTOSAVE = { done: 4, live: 160, typed: 350 };
 
 export interface BenchMix {
+  /** As it is rendered: with everybody whom its words call. */
   readonly mix: Edited;
   /** Not yet saved. */
   readonly dirty: boolean;
@@ -36,6 +38,7 @@ export interface BenchMix {
 export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
   const client = useQueryClient();
   const tell = useNotice();
+  const cast = useCastMembers();
   const [queue] = useState(() => mixDocument(client, stored));
   const { state, saved, problem, conflicts, canUndo, canRedo } = useSaved(queue);
   useEffect(() => queue.arrived({ state: mixFields(stored), version: stored.version }), [queue, stored]);
@@ -46,14 +49,15 @@ export function useBenchMix(stored: Mix, onSaved: () => void): BenchMix {
   const change = useCallback(
     (make: Change, live = false) => {
       const before = queue.view().state;
-      const next = make(before);
+      const next = withoutCalled(before, make(withCalled(before, cast)), cast);
       const typed = next.prompt !== before.prompt || next.name !== before.name;
       queue.change(() => next, { live, typed, wait: live ? AUTOSAVE.live : typed ? AUTOSAVE.typed : AUTOSAVE.done });
     },
-    [queue],
+    [queue, cast],
   );
+  const mix = useMemo(() => withCalled(state, cast), [state, cast]);
   return {
-    mix: state,
+    mix,
     dirty: !saved,
     problem,
     conflicts,

@@ -1,4 +1,4 @@
-import { arrivalText } from '@urbild/core';
+import { arrivalText, isByName } from '@urbild/core';
 import { Copy, EyeOff, Film, FlaskConical, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -37,7 +37,8 @@ interface Props {
 export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, acts, take, onTake, onMark }: Props) {
   const [moving, setMoving] = useState(false);
   const attempt = tries(shot)[0];
-  const all = [...influences, ...(shot.own.added as MixInfluence[])];
+  const shared = influences.filter((i) => !isByName(i) || shot.acting.includes(i.id));
+  const all = [...shared, ...(shot.own.added as MixInfluence[])];
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[288px_minmax(0,1fr)_256px]">
       <section aria-label={`Shot ${number}`} className="flex min-h-0 flex-col gap-3 overflow-y-auto bg-paper p-4">
@@ -51,7 +52,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         )}
         {!attempt && take?.olderEngine && take.status === 'done' && <OlderEngine shot={shot} take={take} acts={acts} />}
         <SequencesOf seriesId={seriesId} shotId={shot.id} />
-        <OwnSettings shot={shot} influences={influences} lookup={lookup} acts={acts} />
+        <OwnSettings shot={shot} influences={shared} lookup={lookup} acts={acts} />
       </section>
       <section aria-label="Pictures of the shot" className="flex min-h-0 min-w-0 flex-col bg-booth">
         <Table shot={shot} take={take} attempt={attempt} />

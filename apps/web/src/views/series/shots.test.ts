@@ -30,6 +30,7 @@ const shot = (id: string, takes: ShotTake[], fields: Partial<Shot> = {}): Shot =
   seed: 1,
   skipped: false,
   own: { influences: [], added: [] },
+  acting: [],
   differs: [],
   stale: [],
   leadId: takes[0]?.id,

@@ -1,5 +1,7 @@
 import { Link, useNavigate, useParams } from 'react-router';
+import { withCalled } from '@urbild/core';
 import { useMixes } from '../../api/queries';
+import { useCastMembers } from '../../api/sheets';
 import { useNewStrip, useStrips, type Strip } from '../../api/trials';
 import { EmptyState } from '../../parts/EmptyState';
 import { useSources } from '../../shared/mix/useSources';
@@ -16,7 +18,9 @@ export function StripView() {
   const { data: mixes } = useMixes();
   const { data: strips, isPending } = useStrips(mixId);
   const make = useNewStrip(mixId);
-  const mix = mixes?.find((m) => m.id === mixId);
+  const cast = useCastMembers();
+  const stored = mixes?.find((m) => m.id === mixId);
+  const mix = stored && withCalled(stored, cast);
   const shown = strips?.find((s) => s.id === stripId) ?? strips?.[0];
   useTitle('Test strips', mix?.name);
   const lookup = useSources([...(mix?.influences ?? []), ...(shown?.state.influences ?? [])]);

@@ -9,6 +9,7 @@ import { seed } from './seed';
 import { spread } from './spread';
 import { start } from './start';
 import { strictness } from './strictness';
+import { uncalled } from './uncalled';
 
 /** Every setting of a mix besides its words and influences, in the order in which a request says them. */
 export const SETTINGS = {
@@ -22,6 +23,7 @@ export const SETTINGS = {
   medium,
   start,
   mask,
+  uncalled,
 } as const;
 
 export type SettingName = keyof typeof SETTINGS;
