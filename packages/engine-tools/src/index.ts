@@ -1,7 +1,15 @@
 /** What tests and benches need of the tools: references that no painter of ours drew, and painted people of whom everything is known. */
 export * from './foreign';
 export * from './foreign/arrangements';
-export { FAMILIES, type FamilyPicture, type FamilyTruth, type ForeignFamily } from './foreign/families';
+export {
+  DRESSED,
+  FAMILIES,
+  PEOPLE_FAMILIES,
+  type FamilyPicture,
+  type FamilyTruth,
+  type ForeignFamily,
+  type PersonTruth,
+} from './foreign/families';
 export * from './foreign/looks';
 export { DANCER, DRAWN_FACE, drawnFace, redKettle, stickDancer } from './foreign/subjects';
 export type { ForeignPicture } from './foreign/sheet';

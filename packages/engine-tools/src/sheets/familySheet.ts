@@ -1,26 +1,30 @@
-/** npm run family-sheet -- --out sheet.jpg [--only "marched heads,dabs"]: a row of pictures of each foreign family, pairs of one who */
+/** npm run family-sheet -- --out sheet.jpg [--only "marched heads,dabs"] [--from 1000]: a row of pictures of each foreign family, pairs of one who */
 import { createCanvas, ImageData } from '@napi-rs/canvas';
 import { writeFileSync } from 'fs';
 import path from 'path';
 import { parseArgs } from 'util';
-import { FAMILIES } from '../foreign/families';
+import { FAMILIES, PEOPLE_FAMILIES } from '../foreign/families';
 
 const CELL = { w: 210, h: 160 };
 const COLUMNS = 6;
 
 function main(): void {
-  const { values } = parseArgs({ options: { out: { type: 'string' }, only: { type: 'string' } } });
+  const { values } = parseArgs({
+    options: { out: { type: 'string' }, only: { type: 'string' }, from: { type: 'string' } },
+  });
+  const first = Number(values.from ?? 1);
   if (!values.out) {
     console.error('--out (a .jpg or .png file) is needed.');
     process.exit(2);
   }
   const only = values.only?.split(',');
-  const families = FAMILIES.filter((f) => !only || only.includes(f.name));
+  const all = [...new Set([...FAMILIES, ...PEOPLE_FAMILIES])];
+  const families = all.filter((f) => !only || only.includes(f.name));
   const sheet = createCanvas(CELL.w * COLUMNS, CELL.h * families.length);
   const g = sheet.getContext('2d');
   families.forEach((family, row) => {
     for (let k = 0; k < COLUMNS; k++) {
-      const { rgba, width, height } = family.make({ who: 1 + (k >> 1), seed: 1 + k });
+      const { rgba, width, height } = family.make({ who: first + (k >> 1), seed: 1 + k });
       const own = createCanvas(width, height);
       own.getContext('2d').putImageData(new ImageData(rgba, width, height), 0, 0);
       const s = Math.min((CELL.w - 4) / width, (CELL.h - 4) / height);

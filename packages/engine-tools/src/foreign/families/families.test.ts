@@ -1,7 +1,7 @@
 import { createHash } from 'crypto';
 import { readdirSync, readFileSync } from 'fs';
 import path from 'path';
-import { FAMILIES, type FamilyPicture, type ForeignFamily } from './index';
+import { DRESSED, FAMILIES, PEOPLE_FAMILIES, type FamilyPicture, type ForeignFamily } from './index';
 
 const made = new Map<string, FamilyPicture>();
 /** A picture of a family, made once. */
@@ -55,7 +55,7 @@ test('none shares code with the painter, nor with another family', () => {
   }
 });
 
-describe.each(FAMILIES.map((f) => [f.name, f] as const))('%s', (_, family) => {
+describe.each([...new Set([...FAMILIES, ...PEOPLE_FAMILIES])].map((f) => [f.name, f] as const))('%s', (_, family) => {
   test('the same wish is the same picture to the last byte, another seed is another one', () => {
     const first = picture(family, 2, 1);
     const again = family.make({ who: 2, seed: 1 });
@@ -127,4 +127,20 @@ test('the hair, skin and clothes that a face is said to have are seen in it', ()
       expect(near).toBeGreaterThan(60);
     }
   }
+});
+
+describe.each(PEOPLE_FAMILIES.map((f) => [f.name, f] as const))('people of %s', (_, family) => {
+  const truths = Array.from({ length: 40 }, (__, k) => family.wears!(DRESSED + k));
+
+  test('wear their hair in several ways, and hats, glasses and beards now and then', () => {
+    expect(new Set(truths.map((t) => t.worn)).size).toBeGreaterThanOrEqual(3);
+    for (const what of ['beard', 'glasses', 'hat'] as const) {
+      const part = truths.filter((t) => t[what]).length / truths.length;
+      expect([what, part > 0.08 && part < 0.6]).toEqual([what, true]);
+    }
+  });
+
+  test('wear the same in every picture, as its truth says', () => {
+    for (const seed of [1, 2]) expect(family.make({ who: DRESSED, seed }).truth.person).toEqual(truths[0]);
+  });
 });

@@ -1,6 +1,18 @@
 import { createCanvas, type SKRSContext2D } from '@napi-rs/canvas';
 import { Random } from '@urbild/core';
 
+/** What is to be seen of the one person of a portrait. */
+export interface PersonTruth {
+  /** How the hair is worn: none, not beyond the ears, to the chin, hanging lower, or tied up on the head. */
+  readonly worn: 'bald' | 'short' | 'bob' | 'long' | 'up';
+  readonly beard: boolean;
+  readonly glasses: boolean;
+  readonly hat: boolean;
+}
+
+/** People from this number on may wear hats, glasses and beards, and their hair in all ways; those before are as they always were. */
+export const DRESSED = 1000;
+
 /** What stands in a picture of a family, as far as its generator knows. */
 export interface FamilyTruth {
   readonly kind: 'portrait' | 'figure' | 'scene' | 'thing' | 'plan' | 'pose';
@@ -12,6 +24,7 @@ export interface FamilyTruth {
   readonly hair?: Rgb;
   readonly skin?: Rgb;
   readonly clothes?: Rgb;
+  readonly person?: PersonTruth;
   /** Joints of the only figure, parts of width and height. */
   readonly joints?: Readonly<Record<string, readonly [number, number]>>;
 }
@@ -47,6 +60,8 @@ export interface ForeignFamily {
   /** Left out of every training and tuning, and only measured. */
   readonly heldOut: boolean;
   make(wish: FamilyWish): FamilyPicture;
+  /** What the person of that number wears, without a picture of them; only of families of people. */
+  wears?(who: number): PersonTruth;
 }
 
 /** Chance for one purpose of one picture. */

@@ -1,6 +1,6 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import type { Random } from '@urbild/core';
-import { chanceOf, css, hsl, onCanvas, type ForeignFamily, type Rgb } from './family';
+import { chanceOf, css, DRESSED, hsl, onCanvas, type ForeignFamily, type PersonTruth, type Rgb } from './family';
 
 const W = 480;
 const H = 360;
@@ -17,6 +17,16 @@ function personOf(who: number) {
     skirt: r.chance(0.4),
     wide: r.range(0.8, 1.25),
   };
+}
+
+/** How somebody wears the hair, and what else is on the head. */
+function wornBy(who: number, bun: boolean): PersonTruth {
+  const r = chanceOf('flat people', 'worn', who);
+  if (who < DRESSED) return { worn: bun ? 'up' : 'short', beard: false, glasses: false, hat: false };
+  const worn = bun
+    ? 'up'
+    : r.pick<PersonTruth['worn']>(['bald', 'short', 'short', 'bob', 'bob', 'long', 'long', 'long']);
+  return { worn, beard: r.chance(0.3), glasses: r.chance(0.3), hat: !bun && r.chance(0.3) };
 }
 
 function blob(g: SKRSContext2D, colour: Rgb, points: readonly (readonly [number, number])[]) {
@@ -41,7 +51,14 @@ function limb(g: SKRSContext2D, colour: Rgb, width: number, ...points: readonly 
 }
 
 /** Somebody standing on (x, y), `s` px a head. */
-function person(g: SKRSContext2D, who: ReturnType<typeof personOf>, x: number, y: number, s: number, r: Random) {
+function person(
+  g: SKRSContext2D,
+  who: ReturnType<typeof personOf> & PersonTruth,
+  x: number,
+  y: number,
+  s: number,
+  r: Random,
+) {
   const [hip, neck] = [y - 2.6 * s, y - 4.6 * s];
   const w = 0.7 * s * who.wide;
   for (const side of [-1, 1])
@@ -60,11 +77,26 @@ function person(g: SKRSContext2D, who: ReturnType<typeof personOf>, x: number, y
     disc(g, who.skin, hand[0], hand[1], 0.2 * s);
   }
   limb(g, who.skin, 0.35 * s, [x, neck], [x, neck - 0.35 * s]);
-  disc(g, who.hair, x, neck - 0.95 * s, 0.62 * s, 0.66 * s);
+  const falls = { long: 1.1, bob: 0.3 }[who.worn as 'long'];
+  if (falls !== undefined) disc(g, who.hair, x, neck - 0.8 * s + falls * 0.5 * s, 0.62 * s, (0.6 + falls * 0.5) * s);
+  if (who.worn === 'long') limb(g, who.skin, 0.35 * s, [x, neck + 0.1 * s], [x, neck - 0.35 * s]);
+  if (who.worn !== 'bald') disc(g, who.hair, x, neck - 0.95 * s, 0.62 * s, 0.66 * s);
   if (who.bun) disc(g, who.hair, x, neck - 1.7 * s, 0.28 * s);
   disc(g, who.skin, x, neck - 0.8 * s, 0.5 * s, 0.52 * s);
   for (const side of [-1, 1]) disc(g, [30, 25, 25], x + side * 0.2 * s, neck - 0.82 * s, 0.055 * s);
+  if (who.beard) disc(g, who.hair, x, neck - 0.46 * s, 0.4 * s, 0.26 * s);
   limb(g, [150, 60, 55], 0.05 * s, [x - 0.14 * s, neck - 0.55 * s], [x + 0.14 * s, neck - 0.55 * s]);
+  if (who.glasses)
+    for (const side of [-1, 1]) {
+      g.strokeStyle = css([25, 25, 30]);
+      g.lineWidth = 0.045 * s;
+      g.beginPath();
+      g.arc(x + side * 0.2 * s, neck - 0.82 * s, 0.15 * s, 0, 7);
+      g.stroke();
+    }
+  if (!who.hat) return;
+  limb(g, who.legs, 0.16 * s, [x - 0.75 * s, neck - 1.15 * s], [x + 0.75 * s, neck - 1.15 * s]);
+  disc(g, who.legs, x, neck - 1.3 * s, 0.5 * s, 0.45 * s);
 }
 
 type Backdrop = (g: SKRSContext2D, r: Random) => void;
@@ -155,11 +187,14 @@ export const flatPeople: ForeignFamily = {
   name: 'flat people',
   technique: 'flat vector shapes without lines or shading',
   heldOut: false,
+  wears: (who) => wornBy(who, personOf(who).bun),
   make({ who: n, seed }) {
-    const who = personOf(n);
+    const own = personOf(n);
+    const worn = wornBy(n, own.bun);
+    const who = { ...own, ...worn };
     const r = chanceOf(this.name, 'scene', seed);
     const backdrop = r.integer(0, BACKDROPS.length);
-    const near = r.chance(0.35);
+    const near = r.chance(0.35) || n >= DRESSED;
     const rgba = onCanvas(W, H, (g) => {
       if (backdrop < BACKDROPS.length) BACKDROPS[backdrop](g, r);
       else
@@ -176,7 +211,7 @@ export const flatPeople: ForeignFamily = {
       ...{ name: `${this.name} ${n}.${seed}`, width: W, height: H, rgba },
       truth: {
         ...{ kind: near ? 'portrait' : 'figure', people: 1, ground: backdrop < BACKDROPS.length ? 'busy' : 'plain' },
-        ...{ hair: who.hair, skin: who.skin, clothes: who.clothes },
+        ...{ hair: worn.worn === 'bald' ? undefined : who.hair, skin: who.skin, clothes: who.clothes, person: worn },
       },
     };
   },

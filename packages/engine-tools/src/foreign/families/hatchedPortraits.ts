@@ -1,6 +1,6 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import type { Random } from '@urbild/core';
-import { chanceOf, css, onCanvas, type ForeignFamily, type Rgb } from './family';
+import { chanceOf, css, DRESSED, onCanvas, type ForeignFamily, type PersonTruth, type Rgb } from './family';
 
 const W = 320;
 const H = 400;
@@ -21,8 +21,20 @@ function personOf(who: number) {
   };
 }
 
+/** What somebody wears on head and face. */
+function wornBy(who: number) {
+  const p = chanceOf('hatched portraits', 'worn', who);
+  const dressed = who >= DRESSED;
+  return {
+    beard: dressed && p.chance(0.3),
+    glasses: dressed && p.chance(0.3),
+    hat: dressed && p.chance(0.3),
+    bald: dressed && p.chance(0.15),
+  };
+}
+
 /** A face on its sheet. */
-interface Face extends ReturnType<typeof personOf> {
+interface Face extends ReturnType<typeof personOf>, ReturnType<typeof wornBy> {
   readonly cx: number;
   readonly cy: number;
   /** How far it looks aside, px. */
@@ -35,16 +47,26 @@ interface Face extends ReturnType<typeof personOf> {
 const half = ({ w, jaw }: Face, v: number): number =>
   w * Math.sqrt(Math.max(0, 1 - v * v)) * (v > 0 ? 1 - (1 - jaw) * v : 1);
 
-function inHair({ cx, cy, w, h, long, part }: Face, x: number, y: number): boolean {
+function inHair({ cx, cy, w, h, long, part, beard, bald }: Face, x: number, y: number): boolean {
   const beside = Math.abs(x - cx);
+  if (beard && y > cy + 40 && Math.hypot(beside / (w * 0.8), (y - cy - 50) / 60) < 1 && Math.abs(y - cy - 56) > 6)
+    return true;
+  if (bald) return false;
   if (long && y > cy - 20 && y < cy + 130 && beside > w * 0.82 && beside < w + 26) return true;
   const q = Math.hypot((x - cx) / (w + 16), (y - cy + 12) / (h + 18));
   return q < 1 && y < cy - h * (0.42 + 0.2 * Math.cos((x - cx) / 50 + part * 3));
 }
 
+/** A hat with a brim sits where the forehead ends. */
+function inHat({ cx, cy, w, h, hat }: Face, x: number, y: number): boolean {
+  const [aside, foot] = [Math.abs(x - cx), cy - 0.5 * h];
+  return hat && ((y > foot - 12 && y < foot && aside < w * 1.5) || (y > foot - 70 && y < foot && aside < w * 0.95));
+}
+
 /** How dark a place is, 0..1. */
 function tone(face: Face, x: number, y: number): number {
   const { cx, cy, w, h, light, dark, coat } = face;
+  if (inHat(face, x, y)) return 0.35 + 0.5 * coat;
   if (inHair(face, x, y)) return dark * (0.75 + 0.25 * Math.sin(x / 3 + y / 40));
   if (Math.abs(x - cx) < half(face, (y - cy) / h)) return Math.max(0, 0.55 * ((light * (x - cx)) / w) + 0.12);
   return y > cy + h + 26 - 18 * Math.cos((x - cx) / 120) && Math.abs(x - cx) < 140 ? coat : 0;
@@ -101,7 +123,7 @@ function contour(g: SKRSContext2D, r: Random, face: Face): void {
 }
 
 // prettier-ignore
-function features(g: SKRSContext2D, { cx, cy, eyes, nose, turn }: Face, ink: Rgb): void {
+function features(g: SKRSContext2D, { cx, cy, eyes, nose, turn, glasses }: Face, ink: Rgb): void {
   const mid = cx + turn;
   for (const side of [-1, 1]) {
     const ex = mid + side * eyes;
@@ -110,6 +132,7 @@ function features(g: SKRSContext2D, { cx, cy, eyes, nose, turn }: Face, ink: Rgb
     g.beginPath();
     g.arc(ex + turn * 0.2, cy - 8, 3.4, 0, 7);
     g.fill();
+    if (glasses) stroke(g, 2.6, Array.from({ length: 25 }, (_, k): P => [ex + 21 * Math.cos(k / 3.8), cy - 8 + 19 * Math.sin(k / 3.8)]));
     stroke(g, 2.4, [[ex - 14, cy - 24], [ex, cy - 29], [ex + 14, cy - 24]]);
   }
   stroke(g, 1.6, [[mid + turn * 0.2, cy - 4], [mid + turn * 0.6 + 6, cy + nose], [mid - 5, cy + nose + 3]]);
@@ -117,18 +140,31 @@ function features(g: SKRSContext2D, { cx, cy, eyes, nose, turn }: Face, ink: Rgb
   stroke(g, 1.2, [[mid - 9, cy + 63], [mid + 9, cy + 63]]);
 }
 
+/** What is to be seen of what somebody wears. */
+const wearsOf = ({
+  bald,
+  long,
+  beard,
+  glasses,
+  hat,
+}: Pick<Face, 'bald' | 'long' | 'beard' | 'glasses' | 'hat'>): PersonTruth => ({
+  worn: bald ? 'bald' : long ? 'long' : 'short',
+  ...{ beard, glasses, hat },
+});
+
 /** Faces of ink lines: a contour drawn twice, and hatching that grows denser where it is darker. */
 export const hatchedPortraits: ForeignFamily = {
   name: 'hatched portraits',
   technique: 'pen lines: a contour drawn twice and hatching in up to three directions',
   heldOut: true,
+  wears: (who) => wearsOf({ ...personOf(who), ...wornBy(who) }),
   make({ who: n, seed }) {
     const who = personOf(n);
     const r = chanceOf(this.name, 'sheet', seed);
     const paper: Rgb = [r.range(238, 252), r.range(234, 248), r.range(218, 244)];
     const ink: Rgb = r.chance(0.5) ? [28, 28, 40] : [70, 46, 34];
     const face: Face = {
-      ...who,
+      ...{ ...who, ...wornBy(n) },
       ...{ turn: r.range(-14, 14), light: r.chance(0.5) ? 1 : -1 },
       ...{ cx: W / 2 + r.range(-12, 12), cy: 165 + r.range(-10, 10) },
     };
@@ -143,7 +179,10 @@ export const hatchedPortraits: ForeignFamily = {
     });
     return {
       ...{ name: `${this.name} ${n}.${seed}`, width: W, height: H, rgba },
-      truth: { kind: 'portrait', people: 1, ground: 'plain' },
+      truth: {
+        ...{ kind: 'portrait', people: 1, ground: 'plain' },
+        person: wearsOf(face),
+      },
     };
   },
 };

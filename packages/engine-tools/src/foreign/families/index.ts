@@ -11,12 +11,15 @@ import { heightFields } from './heightFields';
 import { mannequins } from './mannequins';
 import { marchedHeads } from './marchedHeads';
 import { mosaics } from './mosaics';
+import { paintedBusts } from './paintedBusts';
 import { products } from './products';
+import { snapshots } from './snapshots';
 import { solids } from './solids';
 import { stipples } from './stipples';
 import { washes } from './washes';
 
-export type { FamilyPicture, FamilyTruth, FamilyWish, ForeignFamily } from './family';
+export { DRESSED } from './family';
+export type { FamilyPicture, FamilyTruth, FamilyWish, ForeignFamily, PersonTruth } from './family';
 
 /** Every family; what is held out is never trained or tuned on. */
 export const FAMILIES: readonly ForeignFamily[] = [
@@ -36,4 +39,13 @@ export const FAMILIES: readonly ForeignFamily[] = [
   washes,
   halftones,
   dabs,
+];
+
+/** Portraits of people whose looks and wear are known, from {@link DRESSED} on in all ways: five techniques. */
+export const PEOPLE_FAMILIES: readonly ForeignFamily[] = [
+  marchedHeads,
+  flatPeople,
+  hatchedPortraits,
+  paintedBusts,
+  snapshots,
 ];

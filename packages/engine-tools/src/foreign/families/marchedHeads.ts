@@ -1,5 +1,5 @@
 import { ValueNoise } from '@urbild/core';
-import { between, byPixel, chanceOf, hsl, type ForeignFamily, type Rgb } from './family';
+import { between, byPixel, chanceOf, DRESSED, hsl, type ForeignFamily, type PersonTruth, type Rgb } from './family';
 
 type V = readonly [number, number, number];
 
@@ -47,9 +47,22 @@ function personOf(who: number) {
     noise: new ValueNoise(who + 1),
   };
 }
-type Person = ReturnType<typeof personOf>;
+type Person = ReturnType<typeof personOf> & ReturnType<typeof wornBy>;
 
-type Material = 'skin' | 'hair' | 'clothes' | 'eye' | 'lips';
+/** What somebody wears on head and face. */
+function wornBy(who: number) {
+  const r = chanceOf('marched heads', 'worn', who);
+  const dressed = who >= DRESSED;
+  return {
+    beard: dressed && r.chance(0.3),
+    glasses: dressed && r.chance(0.3),
+    hat: dressed && r.chance(0.3),
+    brim: r.chance(0.5),
+    felt: hsl(r.range(0, 360), r.range(0.2, 0.7), r.range(0.2, 0.6)),
+  };
+}
+
+type Material = 'skin' | 'hair' | 'clothes' | 'eye' | 'lips' | 'felt' | 'rims';
 
 /** Nearest surface of somebody from a point (x, y, z), in head radii, and what it is made of. */
 class Body {
@@ -68,7 +81,17 @@ class Body {
     this.take(ellipsoid(x, y + 0.52, z - 0.76, 0.22, 0.075, 0.12), 'lips');
     this.take(ellipsoid(x, y + 2.3, z + 0.15, 1.5, 0.95, 0.75), 'clothes');
     if (!who.bald) this.take(this.hair(x, y, z), 'hair');
+    if (who.beard) this.take(ellipsoid(x, y + 0.82, z - 0.4, who.jaw + 0.1, 0.4, 0.5), 'hair');
+    if (who.glasses) this.take(Math.hypot(Math.hypot(side, y - 0.07) - 0.21, z - 0.86) - 0.028, 'rims');
+    if (who.hat) this.take(this.worn(x, y, z), 'felt');
     return this.near;
+  }
+
+  /** A cap drawn over the hair, or one with a brim. */
+  private worn(x: number, y: number, z: number): number {
+    const { width, brim } = this.who;
+    const dome = Math.max(ellipsoid(x, y - 0.3, z + 0.08, width + 0.24, 1.12, 1.14), 0.42 - y + 0.1 * z);
+    return brim ? Math.min(dome, ellipsoid(x, y - 0.5 + 0.1 * z, z + 0.05, 1.5, 0.07, 1.5)) : dome;
   }
 
   private take(distance: number, material: Material): void {
@@ -102,13 +125,20 @@ class Body {
   }
 }
 
+/** What is to be seen of what somebody wears. */
+const wearsOf = ({ bald, long, beard, glasses, hat }: Person): PersonTruth => ({
+  worn: bald ? 'bald' : long > 0.75 ? 'long' : long ? 'bob' : 'short',
+  ...{ beard, glasses, hat },
+});
+
 /** Heads with shoulders, ray-marched. */
 export const marchedHeads: ForeignFamily = {
   name: 'marched heads',
   technique: 'signed distances, ray-marched under three lights; hair is a displaced shell',
   heldOut: false,
+  wears: (who) => wearsOf({ ...personOf(who), ...wornBy(who) }),
   make({ who: n, seed }) {
-    const who = personOf(n);
+    const who = { ...personOf(n), ...wornBy(n) };
     const r = chanceOf(this.name, 'view', seed);
     const yaw = r.range(-0.7, 0.7);
     const plain = r.chance(0.5);
@@ -127,7 +157,7 @@ export const marchedHeads: ForeignFamily = {
     const distance = (x: number, y: number, z: number) => body.distance(x * cos + z * sin, y, z * cos - x * sin);
     const colours: Readonly<Record<Material, Rgb>> = {
       ...{ skin: who.skin, hair: who.hair, clothes: who.clothes },
-      eye: [235, 232, 226],
+      ...{ eye: [235, 232, 226], felt: who.felt, rims: [30, 26, 28] },
       lips: between(who.skin, [165, 50, 55], 0.6),
     };
     const seen = (x: number, y: number, z: number, d: number): Rgb => {
@@ -158,6 +188,7 @@ export const marchedHeads: ForeignFamily = {
       truth: {
         ...{ kind: 'portrait', people: 1, ground: plain ? 'plain' : 'busy' },
         ...{ hair: who.bald ? undefined : who.hair, skin: who.skin, clothes: who.clothes },
+        person: wearsOf(who),
       },
     };
   },
