@@ -1,6 +1,7 @@
 // npm run notices: writes docs/third-party.md, which lists every package that Urbild runs with, and its licence. With --check it only says
 // whether the document is current, and whether every licence is one that we may ship with.
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -36,6 +37,19 @@ function packages() {
   );
 }
 
+/** Model files that come with the tree have to be those that their notice tells of. */
+function strangeModels() {
+  const folder = path.join(root, 'apps/server/models');
+  const notice = readFileSync(path.join(folder, 'NOTICE.md'), 'utf8');
+  const sum = (name) =>
+    createHash('sha256')
+      .update(readFileSync(path.join(folder, name)))
+      .digest('hex');
+  return readdirSync(folder)
+    .filter((name) => name !== 'NOTICE.md' && !notice.includes(`\`${name}\`: ${sum(name)}`))
+    .map((name) => `apps/server/models/${name} is not the file that its notice tells of`);
+}
+
 const all = packages();
 const document = `# Third-party notices
 
@@ -44,7 +58,8 @@ Urbild runs with these packages; the text of each licence lies in the package's 
 that names them and have its licence, but for libvips, which sharp brings as a library of its own under LGPL-3.0-or-later.
 
 The vision models (faces, face mesh, irises, faces' features, bodies) are files of the package @vladmandic/human; where each comes from and
-who made it stands in that package's folder of models. The fonts are under the SIL Open Font License.
+who made it stands in that package's folder of models. The one that tells figure from ground comes with Urbild: apps/server/models/NOTICE.md
+says from where, and under which terms. The fonts are under the SIL Open Font License.
 
 ${all.map(({ name, version, licence }) => `- ${name} ${version}: ${licence}`).join('\n')}
 `;
@@ -54,6 +69,7 @@ const problems = all
 if (!process.argv.includes('--check')) writeFileSync(file, document);
 else if (!existsSync(file) || readFileSync(file, 'utf8') !== document)
   problems.push('docs/third-party.md is not current: npm run notices');
+problems.push(...strangeModels());
 problems.forEach((problem) => console.error(problem));
 console.log(`${all.length} packages`);
 process.exit(problems.length ? 1 : 0);

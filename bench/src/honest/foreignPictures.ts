@@ -56,7 +56,8 @@ function found(family: ForeignFamily, made: FamilyPicture, seen: Seen): Foreign 
   const plainBackground = describeReference(small, file).checks.some(({ id }) => id === 'plain background');
   const kind = kindBySight({ ...seen, plainBackground });
   const [main] = [...seen.faces].sort((a, b) => b.box[2] * b.box[3] - a.box[2] * a.box[3]);
-  const read = main && readTraits(resampleToLongSide(whole, READ), frameOfMesh(main.mesh, main.yaw));
+  const read =
+    main && readTraits(resampleToLongSide(whole, READ), frameOfMesh(main.mesh, main.yaw), { part: main.part });
   const faces = seen.faces.map((f) => toFace(f, f === main ? read?.covered : undefined));
   return {
     family,

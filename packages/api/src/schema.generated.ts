@@ -1496,6 +1496,11 @@ export interface components {
         CheckState: "fine" | "warning" | "serious";
         /** @enum {string} */
         VisionState: "waiting" | "done" | "needs-box" | "unavailable";
+        /**
+         * @description the place on a model sheet that it suits, by what is seen of it
+         * @enum {string}
+         */
+        Slot: "front" | "three-quarter" | "side" | "back" | "full figure" | "expression" | "outfit";
         MetadataDto: {
             title?: string;
             creator?: string;
@@ -1540,6 +1545,8 @@ export interface components {
              * @example three-quarter
              */
             view?: string;
+            /** @description the place on a model sheet that it suits, by what is seen of it */
+            slot?: components["schemas"]["Slot"];
             /** @description prompts that could have made it */
             prompts: string[];
             metadata: components["schemas"]["MetadataDto"];
@@ -1777,11 +1784,10 @@ export interface components {
             swatches: components["schemas"]["SwatchDto"][];
             advice: string[];
         };
-        /** @enum {string} */
-        Slot: "front" | "three-quarter" | "side" | "full figure" | "expression" | "outfit";
         SheetItemDto: {
             referenceId: string;
-            slot: components["schemas"]["Slot"];
+            /** @description what it shows, as a person says; by what is seen of it when absent */
+            slot?: components["schemas"]["Slot"];
         };
         /** @enum {string} */
         TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";

@@ -73,6 +73,7 @@ export * from './prepare';
 export * from './traits/types';
 export * from './traits/fuse';
 export * from './traits/parts';
+export * from './traits/slots';
 export * from './traits/strangers';
 export * from './pose/joints';
 export * from './looks/coherence';

@@ -14,3 +14,4 @@ export * from './foreign/looks';
 export { DANCER, DRAWN_FACE, drawnFace, redKettle, stickDancer } from './foreign/subjects';
 export type { ForeignPicture } from './foreign/sheet';
 export { describeSomebody, paintPersonFrom, type PaintedPerson } from './trainers/people';
+export type { TraitSample } from './trainers/sample';

@@ -17,5 +17,6 @@ export { threadKernel } from './synthesis/kernel';
 export { planSynthesis, type ReadInfluence, type SynthesisPlan } from './synthesis/plan';
 export { frameOfBox, frameOfMesh, type FaceFrame } from './traits/frame';
 export { readTraits, type ReadTraits } from './traits/readTraits';
+export { headPartOf, type SegmentedPart } from './understand/matte/matte';
 export { traitTruth, type TraitTruth } from './traits/truth';
 export type { FrameMove, FrameView, RequestFrame, RequestHold } from './frames/frame';

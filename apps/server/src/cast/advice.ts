@@ -2,7 +2,7 @@
 export interface SheetFacts {
   readonly pictures: readonly {
     readonly title: string;
-    readonly slot: string;
+    readonly slot?: string;
     /** Part of the picture that the face takes, 0..1; absent when no face was found. */
     readonly face?: number;
     readonly view?: 'front' | 'three-quarter' | 'profile';

@@ -4,7 +4,7 @@ import { agreementOf, areaOf, fuseTraits, mainFace, viewOf, type TraitSheet } fr
 import { randomUUID } from 'crypto';
 import { copyFile } from 'fs/promises';
 import { LibraryService } from '../library/library.service';
-import { facesOf } from '../library/reference.dto';
+import { facesOf, slotSeen } from '../library/reference.dto';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { BlobStore, blobPath } from '../platform/blobs/blobStore';
@@ -130,7 +130,11 @@ export class CastService {
       agreement,
       odd: stranger?.id,
       advice: adviceFor({
-        pictures: items.map((i) => ({ title: i.reference.title, slot: i.slot, ...faceFacts(i.reference) })),
+        pictures: items.map((i) => ({
+          title: i.reference.title,
+          slot: i.slot ?? slotSeen(i.reference),
+          ...faceFacts(i.reference),
+        })),
         agreement,
         odd: stranger?.title,
         person: character.species === 'person',
@@ -192,7 +196,10 @@ export class CastService {
       throw Problem.invalid([
         { field: 'items', message: `${ids.length - known} of these pictures are not in the library` },
       ]);
-    return ids.map((id) => ({ referenceId: id, slot: items.find((i) => i.referenceId === id)!.slot }));
+    return ids.map((id) => {
+      const slot = items.find((i) => i.referenceId === id)?.slot;
+      return { referenceId: id, ...(slot ? { slot } : {}) };
+    });
   }
 
   private tell(id: string): void {

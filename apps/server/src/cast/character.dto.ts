@@ -3,8 +3,10 @@ import {
   CHOICE_TRAITS,
   COLOUR_TRAITS,
   NUMBER_TRAITS,
+  SLOTS,
   colourName,
   srgbToLab,
+  type Slot,
   type Trait,
   type TraitName,
   type TraitSheet,
@@ -23,14 +25,22 @@ import {
   Min,
   ValidateBy,
 } from 'class-validator';
-import { SLOTS, type Character, type Slot } from './character.entity';
+import type { Character } from './character.entity';
 import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
 const TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
 
 export class SheetItemDto {
   @ApiProperty() @IsId() referenceId!: string;
-  @ApiProperty({ enum: SLOTS, enumName: 'Slot' }) @IsIn(SLOTS) slot!: Slot;
+  @ApiProperty({
+    enum: SLOTS,
+    enumName: 'Slot',
+    required: false,
+    description: 'what it shows, as a person says; by what is seen of it when absent',
+  })
+  @Optional()
+  @IsIn(SLOTS)
+  slot?: Slot;
 }
 
 /** What a trait of a name is said by. */

@@ -1,14 +1,11 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { TraitSheet } from '@urbild/core';
-
-/** What a picture on a model sheet shows. */
-export const SLOTS = ['front', 'three-quarter', 'side', 'full figure', 'expression', 'outfit'] as const;
-export type Slot = (typeof SLOTS)[number];
+import type { Slot, TraitSheet } from '@urbild/core';
 
 /** One picture of a model sheet. */
 export interface SheetItem {
   readonly referenceId: string;
-  readonly slot: Slot;
+  /** What a person says that it shows; what is seen of it decides when absent. */
+  readonly slot?: Slot;
 }
 
 /** A named person or creature. */

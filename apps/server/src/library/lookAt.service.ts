@@ -8,6 +8,7 @@ import { EventsService } from '../platform/events/events.service';
 import type { Job } from '../platform/jobs/job.entity';
 import { JobsService, type JobHandler } from '../platform/jobs/jobs.service';
 import { VisionService, VisionUnavailable } from '../platform/vision/vision.service';
+import { mainOf } from '../platform/vision/mainFace';
 import type { Seen, SeenFace } from '../platform/vision/vision.worker';
 import { WorkersService } from '../platform/workers/workers.service';
 import { kindBySight } from './kindBySight';
@@ -21,8 +22,6 @@ const OVAL = [
   172, 58, 132, 93, 234, 127, 162, 21, 54, 103, 67, 109,
 ];
 const MODEL = 'blazeface, facemesh, faceres, movenet-lightning';
-
-const areaOf = (f: SeenFace) => f.box[2] * f.box[3];
 
 /**
  * Lets the vision models look at a reference after it has come in: faces, joints, then the traits of whoever it shows. The
@@ -54,12 +53,14 @@ export class LookAtService implements JobHandler, OnModuleInit {
     } catch (error) {
       if (!(error instanceof VisionUnavailable)) throw error;
     }
-    const main = seen && [...seen.faces].sort((a, b) => areaOf(b) - areaOf(a))[0];
+    const main = seen && mainOf(seen.faces);
     const byHand = r.corrections.faces?.[0];
     const frame: FaceFrame | undefined = byHand ? frameOfBox(byHand.box) : main && frameOfMesh(main.mesh, main.yaw);
     const wantsFace = r.kind === 'face' || r.kind === 'character';
     const read =
-      frame || wantsFace || main ? await this.workers.run(TRAITS, { picture: file, face: frame }) : undefined;
+      frame || wantsFace || main
+        ? await this.workers.run(TRAITS, { picture: file, face: frame, part: byHand ? undefined : main?.part })
+        : undefined;
     const faceHash = main
       ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))
       : null;

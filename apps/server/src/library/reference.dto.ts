@@ -1,5 +1,16 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { altTextOf, CHECK_IDS, hexOf, mainFace, promptsFor, seenPeople, viewOf } from '@urbild/core';
+import {
+  altTextOf,
+  CHECK_IDS,
+  hexOf,
+  mainFace,
+  promptsFor,
+  seenPeople,
+  slotOf,
+  SLOTS,
+  viewOf,
+  type Slot,
+} from '@urbild/core';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -95,6 +106,13 @@ export class ReferenceDto {
   @ApiProperty({ enum: STATES, enumName: 'CheckState' }) checkState!: CheckState;
   @ApiProperty({ enum: VISION, enumName: 'VisionState' }) visionState!: VisionState;
   @ApiProperty({ required: false, description: 'the view of its face', example: 'three-quarter' }) view?: string;
+  @ApiProperty({
+    enum: SLOTS,
+    enumName: 'Slot',
+    required: false,
+    description: 'the place on a model sheet that it suits, by what is seen of it',
+  })
+  slot?: Slot;
   @ApiProperty({ type: [String], description: 'prompts that could have made it' }) prompts!: string[];
   @ApiProperty({ type: MetadataDto }) metadata!: MetadataDto;
   @ApiProperty({ description: 'mixes that use it' }) usedIn!: number;
@@ -199,6 +217,10 @@ export class ImportFieldsDto {
 /** The faces of a reference: as a person drew them, else as they were found. */
 export const facesOf = (r: Pick<Reference, 'corrections' | 'vision'>) => r.corrections.faces ?? r.vision?.faces;
 
+/** The slot of a model sheet that a reference suits, by what is seen of it or was set right; undefined where nobody has looked yet. */
+export const slotSeen = (r: Pick<Reference, 'corrections' | 'vision'>): Slot | undefined =>
+  slotOf({ faces: facesOf(r) ?? [], joints: r.corrections.joints ?? r.vision?.joints ?? [] });
+
 /** The form in which a reference leaves the server. */
 export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
   const face = mainFace(facesOf(r) ?? []);
@@ -231,6 +253,7 @@ export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
     checkState: r.checkState,
     visionState: r.visionState,
     view: face?.yaw === undefined ? undefined : viewOf(face.yaw),
+    slot: slotSeen(r),
     prompts: r.reading ? promptsFor(r.reading, seen) : [],
     metadata: r.metadata,
     usedIn,

@@ -1,4 +1,4 @@
-import type { Slot } from '../cast/character.entity';
+import type { Slot } from '@urbild/core';
 
 /** A look of the demo studio; its pictures by their keys. */
 export interface DemoLook {

@@ -43,7 +43,8 @@ function namedIn({ prompt, avoid }: Pick<MixState, 'prompt' | 'avoid'>, cast: re
 }
 
 /** True for the influence that a name stands for, whether as called or with settings of its own. */
-export const isByName = ({ id, of, referenceId }: MixInfluence): boolean => of === 'character' && id === calledId(referenceId);
+export const isByName = ({ id, of, referenceId }: MixInfluence): boolean =>
+  of === 'character' && id === calledId(referenceId);
 
 /** True where a mix says itself how a character acts: by a lane of its sheet, or by a reference whose identity acts on that name. */
 const isServed = (influences: readonly MixInfluence[], { id, name }: CastMember): boolean =>

@@ -242,7 +242,19 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
     const { kind, what, cast, name, nameOnly, colour, action, view, holds, ...traits } = e;
     if (kind === 'thing') return { kind, thing: what, colour, ...placed };
-    if (kind === 'creature') return { kind, species: what, cast, name, ...(nameOnly ? { nameOnly } : {}), colour, action, view, garments, ...placed };
+    if (kind === 'creature')
+      return {
+        kind,
+        species: what,
+        cast,
+        name,
+        ...(nameOnly ? { nameOnly } : {}),
+        colour,
+        action,
+        view,
+        garments,
+        ...placed,
+      };
     const {
       age,
       sex,
@@ -261,6 +273,20 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
     } = traits;
     const looks = { age, sex, build, skin, hair, beard, moustache, freckles, glasses, earring, eyes };
     const inHand = holds.filter((h) => !refused.has(`thing: ${h.what}`));
-    return { kind, cast, name, ...(nameOnly ? { nameOnly } : {}), ...looks, garments, clothes, bare, holds: inHand, action, expression, view, ...placed };
+    return {
+      kind,
+      cast,
+      name,
+      ...(nameOnly ? { nameOnly } : {}),
+      ...looks,
+      garments,
+      clothes,
+      bare,
+      holds: inHand,
+      action,
+      expression,
+      view,
+      ...placed,
+    };
   });
 }

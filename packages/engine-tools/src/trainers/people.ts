@@ -1,14 +1,21 @@
 import { peopleOf, pictureFromRgba, understand, type Medium, type Picture, type Random } from '@urbild/core';
-import { faceOfRecord, paintStage, personFrom, type FaceFrame, type Person } from '@urbild/engine/tools';
+import { faceOfRecord, paintStage, personFrom, REGION, type FaceFrame, type Person } from '@urbild/engine/tools';
 
 /** A painted person with what is true of it. For learning and for tests, never as input of a reading. */
 export interface PaintedPerson {
   readonly picture: Picture;
   readonly rgba: Uint8ClampedArray;
   readonly person: Person;
+  /** 1 where a pixel is somebody, from the painter's own labels. */
+  readonly figure: Uint8Array;
   /** Where its face really lies; undefined when it is turned away. */
   readonly frame?: FaceFrame;
 }
+
+const BODY: ReadonlySet<number> = new Set([
+  ...[REGION.skin, REGION.hair, REGION.garment, REGION.eye],
+  ...[REGION.legwear, REGION.footwear, REGION.headwear],
+]);
 
 const HAIR = [
   'a plait',
@@ -62,6 +69,7 @@ export function paintPersonFrom(
     picture: pictureFromRgba(stage.rgba, width, height),
     rgba: stage.rgba,
     person: personFrom(said),
+    figure: stage.labels.map((label) => (BODY.has(label) ? 1 : 0)),
     frame: marks && faceOfRecord(marks, width, height),
   };
 }

@@ -73,7 +73,7 @@ export function figuresOf(records: readonly FigureRecord[], brief: SceneBrief, p
       box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
       face,
       joints: jointsOf(f, w, h),
-      traits: legible ? seenFrom(readTraits(picture, face, true).traits, f.head) : {},
+      traits: legible ? seenFrom(readTraits(picture, face, { exact: true }).traits, f.head) : {},
     };
   });
 }

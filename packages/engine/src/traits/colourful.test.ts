@@ -43,7 +43,7 @@ test('an empty sheet of paper has no colours to tell of', () => {
 test('a drawing in one ink tells of forms, not of colours', () => {
   const sheet = (medium: Medium) => {
     const { picture, frame } = paintPersonFrom('half figure of Ilse, front, meadow at noon', medium, 4, undefined)!;
-    return readTraits(picture, frame, true).traits;
+    return readTraits(picture, frame, { exact: true }).traits;
   };
   const [inColour, inPencil] = [sheet('gouache'), sheet('pencil')];
   expect(inColour.hair!.confidence).toBeGreaterThan(0.5);
@@ -55,7 +55,7 @@ test('a drawing in one ink tells of forms, not of colours', () => {
 test('before a dark ground what is read is half believed', () => {
   const sheet = (time: string) => {
     const { picture, frame } = paintPersonFrom(`half figure of Ilse, front, meadow ${time}`, 'gouache', 4, undefined)!;
-    return readTraits(picture, frame, true).traits;
+    return readTraits(picture, frame, { exact: true }).traits;
   };
   const [day, night] = [sheet('at noon'), sheet('at night')];
   expect(night.skin!.confidence).toBeLessThan(0.75 * day.skin!.confidence);

@@ -1,4 +1,5 @@
 import { blur, CHROMA_GAIN, median, type Lab, type Picture } from '@urbild/core';
+import { alphaAt, type Matte } from '../understand/matte/matte';
 import { placeFrame, type FaceFrame, type OnFace } from './frame';
 
 /** What is measured around a face before anything is decided. */
@@ -8,7 +9,7 @@ export interface FaceFeatures {
   readonly crown: Lab;
   readonly side: Lab;
   readonly background: Lab;
-  /** How near each cell around the head is to the skin, the crown's and the side's colour. */
+  /** How near each cell around the head is to the skin's, the crown's and the side's colour, and how much it is figure. */
   readonly map: Float32Array;
   /** The face itself: lightness on a grid, mean 0 and spread 1. */
   readonly face: Float32Array;
@@ -17,7 +18,7 @@ export interface FaceFeatures {
 const COLUMNS = 17;
 const ROWS = 21;
 const FACE = 20;
-/** Skin, crown, side, background. */
+/** Skin, crown, side, figure. */
 const CHANNELS = 4;
 
 /** The colour at a point: the median of a few pixels around it; undefined outside the picture. */
@@ -78,19 +79,53 @@ export function evened(picture: Picture, frame: FaceFrame): Picture {
   return sigma > 0.3 ? blur(picture, sigma) : picture;
 }
 
-/** Measures a face and what is around it, in an {@link evened} picture. */
-export function faceFeatures(picture: Picture, frame: FaceFrame): FaceFeatures {
-  const { at, unit } = placeFrame(frame, picture.width, picture.height);
-  const read = (where: readonly (readonly [number, number])[]) => commonColour(coloursIn(picture, frame, where));
+/** Columns in which the top of a head is looked for, how high at the most, and what lies so far below it; in distances from eyes to chin. */
+const TOP = {
+  columns: [-0.36, -0.18, 0, 0.18, 0.36],
+  from: -2.6,
+  to: -0.35,
+  step: 0.05,
+  below: [0.1, 0.18, 0.26, 0.34],
+} as const;
+
+/** How much a place is figure, 0..1; places in the face's own measure. */
+type OnFigure = (a: number, b: number) => number;
+
+/** Points just below the top of a figure: a hat, hair, or the bare head, however high that is. */
+function topOf(figureAt: OnFigure): [number, number][] {
+  return TOP.columns.flatMap((a) => {
+    for (let b: number = TOP.from; b < TOP.to; b += TOP.step)
+      if (figureAt(a, b) > 0.5) return TOP.below.map((down): [number, number] => [a, b + down]);
+    return [];
+  });
+}
+
+/**
+ * Measures a face and what is around it, in an {@link evened} picture. What a matte says is ground is neither skin nor hair; without one
+ * everything may be either.
+ */
+export function faceFeatures(picture: Picture, frame: FaceFrame, matte?: Matte): FaceFeatures {
+  const { width, height } = picture;
+  const { at, unit } = placeFrame(frame, width, height);
+  const figureAt = (a: number, b: number): number => {
+    const [x, y] = at(a, b);
+    return matte ? alphaAt(matte, x / width, y / height) : 1;
+  };
+  const read = (where: readonly (readonly [number, number])[], ground = false) => {
+    const own = where.filter(([a, b]) => figureAt(a, b) > 0.5 !== ground);
+    return commonColour(coloursIn(picture, frame, own.length ? own : where));
+  };
   const skin = read(SKIN);
-  const crown = read(CROWN);
+  const crown = read(matte ? topOf(figureAt) : CROWN);
   const side = read(SIDE);
-  const background = read(AROUND);
+  const background = read(AROUND, true);
   const map: number[] = [];
   for (let r = 0; r < ROWS; r++)
     for (let c = 0; c < COLUMNS; c++) {
-      const here = colourAt(picture, at(-1.9 + (3.8 * c) / (COLUMNS - 1), -1.6 + (4 * r) / (ROWS - 1)), unit * 0.06);
-      for (const to of [skin, crown, side, background]) map.push(here ? Math.exp(-((apart(here, to) / 0.09) ** 2)) : 0);
+      const [a, b] = [-1.9 + (3.8 * c) / (COLUMNS - 1), -1.6 + (4 * r) / (ROWS - 1)];
+      const here = colourAt(picture, at(a, b), unit * 0.06);
+      for (const to of [skin, crown, side]) map.push(here ? Math.exp(-((apart(here, to) / 0.09) ** 2)) : 0);
+      map.push(here ? figureAt(a, b) : 0);
     }
   return { skin, crown, side, background, map: Float32Array.from(map), face: faceGrid(picture, at) };
 }

@@ -55,7 +55,7 @@ test('what has the colour of the ground behind is hardly believed to be hair', (
       rgba.set(far < 30 ? [226, 170, 140, 255] : hair && far < 62 ? [110, 60, 30, 255] : [150, 195, 220, 255], 4 * i);
     }
     const frame = { eyes: [0.5, 0.5], chin: [0.5, 0.7], yaw: 0 } as const;
-    return readTraits(pictureFromRgba(rgba, 200, 200), frame, true).traits.hair?.confidence ?? 0;
+    return readTraits(pictureFromRgba(rgba, 200, 200), frame, { exact: true }).traits.hair?.confidence ?? 0;
   };
   expect(head(true)).toBeGreaterThan(0.6);
   expect(head(false)).toBeLessThan(0.2);
@@ -63,8 +63,8 @@ test('what has the colour of the ground behind is hardly believed to be hair', (
 
 test('forms of a turned face are believed less than its colours', () => {
   const [{ picture, frame }] = painted;
-  const { traits } = readTraits(picture, { ...frame!, yaw: 45 }, true);
-  const front = readTraits(picture, frame, true).traits;
+  const { traits } = readTraits(picture, { ...frame!, yaw: 45 }, { exact: true });
+  const front = readTraits(picture, frame, { exact: true }).traits;
   const lost = (name: 'skin' | 'jaw') => traits[name]!.confidence / front[name]!.confidence;
   expect(lost('jaw')).toBeLessThan(0.8 * lost('skin'));
 });

@@ -1,4 +1,4 @@
-import { readTraits, type FaceFrame, type ReadTraits } from '@urbild/engine';
+import { readTraits, type FaceFrame, type ReadTraits, type SegmentedPart } from '@urbild/engine';
 import sharp from 'sharp';
 import { measurable } from '../../platform/pictures/decode';
 
@@ -6,12 +6,14 @@ import { measurable } from '../../platform/pictures/decode';
 export interface TraitsTask {
   readonly picture: string;
   readonly face?: FaceFrame;
+  /** What a segmentation model says of the part around that face. */
+  readonly part?: SegmentedPart;
 }
 
 /** A face may be a small part of a picture: it is read larger than all else. */
 const SIDE = 1024;
 
 /** Reads the traits of whoever a picture shows. */
-export async function traits({ picture, face }: TraitsTask): Promise<ReadTraits> {
-  return readTraits(await measurable(sharp(picture), SIDE), face);
+export async function traits({ picture, face, part }: TraitsTask): Promise<ReadTraits> {
+  return readTraits(await measurable(sharp(picture), SIDE), face, { part });
 }

@@ -3,7 +3,9 @@ import path from 'path';
 import sharp from 'sharp';
 import { pathToFileURL } from 'url';
 import { parentPort } from 'worker_threads';
+import { frameOfMesh, headPartOf, type SegmentedPart } from '@urbild/engine';
 import { filesOnly } from './filesOnly';
+import { mainOf } from './mainFace';
 
 /** A face as the models see it; points as parts of the picture. */
 export interface SeenFace {
@@ -17,6 +19,8 @@ export interface SeenFace {
   readonly roll: number;
   /** Identity: 1024 numbers. */
   readonly embedding: readonly number[];
+  /** Who is figure around this head, for the largest face only. */
+  readonly part?: SegmentedPart;
 }
 
 /** What the models see in a picture. */
@@ -48,15 +52,27 @@ interface Detector {
   }>;
   tf: {
     ready(): Promise<void>;
+    loadGraphModel(url: string): Promise<Segmenter>;
     getBackend(): string;
-    tensor(data: Int32Array, shape: number[], type: string): unknown;
+    tensor(data: Int32Array | Float32Array, shape: number[], type: string): unknown;
     dispose(tensor: unknown): void;
   };
   models: { loaded(): string[] };
 }
 
+/** A graph model: from a picture of 256 x 256 px, 0..1, to how much each pixel is somebody, 0..1. */
+interface Segmenter {
+  predict(input: unknown): { dataSync(): Float32Array };
+}
+
+/** Small pictures are enlarged to this too: points of the face mesh are whole pixels. */
 const SIDE = 1024;
+/** What the segmentation model looks at, px. */
+const PART = 256;
 const MODELS = ['blazeface', 'facemesh', 'iris', 'faceres', 'movenet-lightning'];
+
+/** The segmentation model that comes with the studio: see the notice beside it. */
+const OWN_MODEL = path.join(__dirname, '../../../models/selfie');
 
 class Unavailable extends Error {}
 
@@ -76,10 +92,15 @@ async function folderOf(name: string): Promise<string> {
   throw new Unavailable(`${name} is not installed`);
 }
 
-let loading: Promise<Detector> | undefined;
+interface Models {
+  readonly detector: Detector;
+  readonly segmenter: Segmenter;
+}
+
+let loading: Promise<Models> | undefined;
 
 /** Loads the models once. A missing file would kill the thread later, so all are looked for first. */
-async function load(): Promise<Detector> {
+async function load(): Promise<Models> {
   let root: string;
   let wasm: string;
   try {
@@ -87,6 +108,7 @@ async function load(): Promise<Detector> {
     wasm = path.join(await folderOf('@tensorflow/tfjs-backend-wasm'), 'dist') + path.sep;
     for (const model of MODELS)
       for (const ending of ['.json', '.bin']) await access(path.join(root, 'models', model + ending));
+    for (const ending of ['.json', '.bin']) await access(OWN_MODEL + ending);
   } catch {
     throw new Unavailable('The vision models are not installed');
   }
@@ -124,15 +146,23 @@ async function load(): Promise<Detector> {
   await detector.tf.ready();
   if (detector.tf.getBackend() !== 'wasm' || !detector.models.loaded().includes('blazeface'))
     throw new Unavailable('The vision models cannot run here');
-  return detector;
+  return { detector, segmenter: await detector.tf.loadGraphModel(pathToFileURL(`${OWN_MODEL}.json`).href) };
+}
+
+/** 8-bit sRGB pixels without transparency. */
+interface Pixels {
+  readonly data: Buffer;
+  readonly width: number;
+  readonly height: number;
 }
 
 async function see(file: string): Promise<Seen> {
   loading ??= load();
-  const detector = await loading;
+  const { detector, segmenter } = await loading;
   const { data, info } = await sharp(file)
     .flatten({ background: '#ffffff' })
-    .resize(SIDE, SIDE, { fit: 'inside', withoutEnlargement: true })
+    .resize(SIDE, SIDE, { fit: 'inside' })
+    .toColourspace('srgb')
     .removeAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
@@ -140,17 +170,20 @@ async function see(file: string): Promise<Seen> {
   try {
     const { face, body } = await detector.detect(tensor);
     const degrees = (radians = 0) => Math.round((radians * 1800) / Math.PI) / 10;
+    const faces = face
+      .filter((f) => f.meshRaw?.length >= 468)
+      .map((f): SeenFace => ({
+        score: f.boxScore,
+        box: f.boxRaw,
+        mesh: f.meshRaw.map(([x, y]) => [x, y] as const),
+        yaw: degrees(f.rotation?.angle?.yaw),
+        roll: degrees(f.rotation?.angle?.roll),
+        embedding: f.embedding ?? [],
+      }));
+    const main = mainOf(faces);
+    const part = main && (await segmented({ data, ...info }, main, detector, segmenter));
     return {
-      faces: face
-        .filter((f) => f.meshRaw?.length >= 468)
-        .map((f) => ({
-          score: f.boxScore,
-          box: f.boxRaw,
-          mesh: f.meshRaw.map(([x, y]) => [x, y] as const),
-          yaw: degrees(f.rotation?.angle?.yaw),
-          roll: degrees(f.rotation?.angle?.roll),
-          embedding: f.embedding ?? [],
-        })),
+      faces: faces.map((f) => (f === main ? { ...f, part } : f)),
       joints: (body[0]?.keypoints ?? [])
         .filter((k) => k.score >= 0.3)
         .map((k) => ({ name: k.part, x: k.positionRaw[0], y: k.positionRaw[1], score: k.score })),
@@ -158,6 +191,39 @@ async function see(file: string): Promise<Seen> {
   } finally {
     detector.tf.dispose(tensor);
   }
+}
+
+/** Lets the segmentation model look at the part of a picture around a head; what lies beyond the picture is its border drawn out. */
+async function segmented(
+  { data, width, height }: Pixels,
+  face: SeenFace,
+  { tf }: Detector,
+  segmenter: Segmenter,
+): Promise<SegmentedPart> {
+  const box = headPartOf(frameOfMesh(face.mesh, face.yaw), width, height);
+  const [left, top, w, h] = [box[0] * width, box[1] * height, box[2] * width, box[3] * height].map(Math.round);
+  const beyond = { left: Math.max(0, -left), top: Math.max(0, -top), right: Math.max(0, left + w - width) };
+  const below = Math.max(0, top + h - height);
+  const drawnOut = await sharp(data, { raw: { width, height, channels: 3 } })
+    .extend({ ...beyond, bottom: below, extendWith: 'copy' })
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const { width: wide, height: high } = drawnOut.info;
+  const pixels = await sharp(drawnOut.data, { raw: { width: wide, height: high, channels: 3 } })
+    .extract({ left: Math.max(0, left), top: Math.max(0, top), width: Math.min(w, wide), height: Math.min(h, high) })
+    .resize(PART, PART, { fit: 'fill' })
+    .raw()
+    .toBuffer();
+  const input = tf.tensor(
+    Float32Array.from(pixels, (v) => v / 255),
+    [1, PART, PART, 3],
+    'float32',
+  );
+  const answer = segmenter.predict(input);
+  const alpha = Uint8Array.from(answer.dataSync(), (v) => Math.round(255 * v));
+  tf.dispose(input);
+  tf.dispose(answer);
+  return { box, side: PART, alpha };
 }
 
 parentPort!.on('message', ({ id, file }: VisionQuestion) => {

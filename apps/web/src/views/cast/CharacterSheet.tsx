@@ -1,3 +1,4 @@
+import { SLOTS } from '@urbild/core';
 import { Scale, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { api, ask, type Reference } from '../../api/client';
@@ -16,11 +17,8 @@ import { MadeWith } from '../../shared/pictures/MadeWith';
 import { TraitList } from './TraitList';
 import { TraitTally } from './TraitTally';
 
-const SLOTS: readonly Slot[] = ['front', 'three-quarter', 'side', 'full figure', 'expression', 'outfit'];
-
-/** Which slot a picture suits, by the view of its face. */
-const slotFor = (r: Reference | undefined): Slot =>
-  r?.view === 'three-quarter' ? 'three-quarter' : r?.view === 'profile' ? 'side' : 'front';
+/** What a picture of a sheet shows: what a person said, or what is seen of it. */
+const shownIn = ({ slot }: Character['items'][number], r: Reference | undefined): Slot => slot ?? r?.slot ?? 'front';
 
 /** The model sheet: pictures by slot, traits that can be corrected, how well the pictures agree. */
 export function CharacterSheet({ character: c }: { character: Character }) {
@@ -29,6 +27,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
   const { data: studio } = useStudio();
   const references = useReferencesById(c.items.map((i) => i.referenceId));
   const weigh = useWeighInfluences();
+  const slot = (item: Character['items'][number]) => shownIn(item, references.get(item.referenceId));
   const set = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ item: c, change: fields });
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
@@ -47,10 +46,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
             kind="character"
             onAdd={(ids) =>
               set({
-                items: [
-                  ...c.items,
-                  ...ids.map((referenceId) => ({ referenceId, slot: slotFor(references.get(referenceId)) })),
-                ],
+                items: [...c.items, ...ids.map((referenceId) => ({ referenceId }))],
               })
             }
           />
@@ -59,14 +55,14 @@ export function CharacterSheet({ character: c }: { character: Character }) {
           {!c.items.length && <NoPictureYet />}
           <ul className="flex flex-wrap gap-3">
             {[...c.items]
-              .sort((x, y) => SLOTS.indexOf(x.slot) - SLOTS.indexOf(y.slot))
+              .sort((x, y) => SLOTS.indexOf(slot(x)) - SLOTS.indexOf(slot(y)))
               .map((item) => (
                 <SheetPicture
                   key={item.referenceId}
                   reference={references.get(item.referenceId)}
-                  slot={item.slot}
+                  slot={slot(item)}
                   odd={reading?.odd === item.referenceId}
-                  onSlot={(slot) => set({ items: c.items.map((i) => (i === item ? { ...i, slot } : i)) })}
+                  onSlot={(to) => set({ items: c.items.map((i) => (i === item ? { ...i, slot: to } : i)) })}
                   onRemove={() => set({ items: c.items.filter((i) => i !== item) })}
                 />
               ))}

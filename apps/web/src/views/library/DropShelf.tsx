@@ -52,10 +52,8 @@ export function DropShelf({ children }: { children: ReactNode }) {
     }
     const character = cast?.find((c) => c.id === over.id);
     if (character) {
-      const items = [
-        ...character.items,
-        ...fresh(character.items).map((referenceId) => ({ referenceId, slot: 'front' as const })),
-      ].slice(0, 40);
+      const more = fresh(character.items).map((referenceId) => ({ referenceId }));
+      const items = [...character.items, ...more].slice(0, 40);
       changeCharacter.mutate({ item: character, change: { items } });
       tell(`${ids.length === 1 ? 'It is' : `${ids.length} pictures are`} on the sheet of ${character.name} now.`);
     }

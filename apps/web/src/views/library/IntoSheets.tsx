@@ -21,8 +21,15 @@ export function IntoSheets({ ids }: { ids: readonly string[] }) {
   const makeLook = useAct(keys.looks, (items: { referenceId: string; weight: number }[]) =>
     ask(api.POST('/api/v1/looks', { body: { name: 'New look', items } })),
   );
+  const makeCharacter = useAct(keys.cast, (items: { referenceId: string }[]) =>
+    ask(api.POST('/api/v1/cast', { body: { name: unused('Somebody', cast ?? []), items } })),
+  );
   const weighed = (some: readonly string[]) => some.map((referenceId) => ({ referenceId, weight: 1 }));
   const begin = () => makeLook(weighed(ids.slice(0, MOST))).then((look) => look && void go(`/looks/${look.id}`));
+  const beginSheet = () =>
+    makeCharacter(ids.slice(0, MOST).map((referenceId) => ({ referenceId }))).then(
+      (c) => c && void go(`/cast/${c.id}`),
+    );
   return (
     <>
       {looks?.slice(0, LISTED).map((l) => (
@@ -44,15 +51,27 @@ export function IntoSheets({ ids }: { ids: readonly string[] }) {
           key={c.id}
           className={MENU_ITEM}
           onSelect={() => {
-            const more = missing(ids, c).map((referenceId) => ({ referenceId, slot: 'front' as const }));
+            const more = missing(ids, c).map((referenceId) => ({ referenceId }));
             changeCharacter.mutate({ item: c, change: { items: [...c.items, ...more].slice(0, MOST) } });
           }}
         >
           Onto the sheet of {c.name}
         </ContextMenu.Item>
       ))}
+      <ContextMenu.Item className={MENU_ITEM} onSelect={() => void beginSheet()}>
+        Make a character of {ids.length === 1 ? 'it' : `these ${ids.length}`}
+      </ContextMenu.Item>
     </>
   );
+}
+
+/** A name that nobody of the cast has: two of one name could not be told apart in words. */
+function unused(name: string, cast: readonly { readonly name: string }[]): string {
+  const taken = (one: string) => cast.some((c) => c.name.toLowerCase() === one.toLowerCase());
+  for (let n = 1; ; n++) {
+    const one = n === 1 ? name : `${name} ${n}`;
+    if (!taken(one)) return one;
+  }
 }
 
 /** Pictures that a sheet has not yet. */

@@ -7,7 +7,8 @@ export interface PersonTruth {
   readonly worn: 'bald' | 'short' | 'bob' | 'long' | 'up';
   readonly beard: boolean;
   readonly glasses: boolean;
-  readonly hat: boolean;
+  /** A hat has a brim, a knit cap has none. */
+  readonly headwear: 'none' | 'hat' | 'knit cap';
 }
 
 /** People from this number on may wear hats, glasses and beards, and their hair in all ways; those before are as they always were. */

@@ -22,11 +22,11 @@ function personOf(who: number) {
 /** How somebody wears the hair, and what else is on the head. */
 function wornBy(who: number, bun: boolean): PersonTruth {
   const r = chanceOf('flat people', 'worn', who);
-  if (who < DRESSED) return { worn: bun ? 'up' : 'short', beard: false, glasses: false, hat: false };
+  if (who < DRESSED) return { worn: bun ? 'up' : 'short', beard: false, glasses: false, headwear: 'none' };
   const worn = bun
     ? 'up'
     : r.pick<PersonTruth['worn']>(['bald', 'short', 'short', 'bob', 'bob', 'long', 'long', 'long']);
-  return { worn, beard: r.chance(0.3), glasses: r.chance(0.3), hat: !bun && r.chance(0.3) };
+  return { worn, beard: r.chance(0.3), glasses: r.chance(0.3), headwear: !bun && r.chance(0.3) ? 'hat' : 'none' };
 }
 
 function blob(g: SKRSContext2D, colour: Rgb, points: readonly (readonly [number, number])[]) {
@@ -94,7 +94,7 @@ function person(
       g.arc(x + side * 0.2 * s, neck - 0.82 * s, 0.15 * s, 0, 7);
       g.stroke();
     }
-  if (!who.hat) return;
+  if (who.headwear === 'none') return;
   limb(g, who.legs, 0.16 * s, [x - 0.75 * s, neck - 1.15 * s], [x + 0.75 * s, neck - 1.15 * s]);
   disc(g, who.legs, x, neck - 1.3 * s, 0.5 * s, 0.45 * s);
 }

@@ -149,7 +149,7 @@ const wearsOf = ({
   hat,
 }: Pick<Face, 'bald' | 'long' | 'beard' | 'glasses' | 'hat'>): PersonTruth => ({
   worn: bald ? 'bald' : long ? 'long' : 'short',
-  ...{ beard, glasses, hat },
+  ...{ beard, glasses, headwear: hat ? 'hat' : 'none' },
 });
 
 /** Faces of ink lines: a contour drawn twice, and hatching that grows denser where it is darker. */

@@ -126,9 +126,9 @@ class Body {
 }
 
 /** What is to be seen of what somebody wears. */
-const wearsOf = ({ bald, long, beard, glasses, hat }: Person): PersonTruth => ({
+const wearsOf = ({ bald, long, beard, glasses, hat, brim }: Person): PersonTruth => ({
   worn: bald ? 'bald' : long > 0.75 ? 'long' : long ? 'bob' : 'short',
-  ...{ beard, glasses, hat },
+  ...{ beard, glasses, headwear: hat ? (brim ? 'hat' : 'knit cap') : 'none' },
 });
 
 /** Heads with shoulders, ray-marched. */

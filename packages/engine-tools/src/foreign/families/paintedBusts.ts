@@ -62,7 +62,12 @@ function partAt(who: Sitter, x: number, y: number): Part {
 }
 
 /** What is to be seen of what somebody wears. */
-const wearsOf = ({ worn, beard, glasses, hat }: Sitter): PersonTruth => ({ worn, beard, glasses, hat });
+const wearsOf = ({ worn, beard, glasses, hat }: Sitter): PersonTruth => ({
+  worn,
+  beard,
+  glasses,
+  headwear: hat ? 'hat' : 'none',
+});
 
 /** Busts painted with dabs of a flat brush that follow the form, over a ground of loose dabs. */
 export const paintedBusts: ForeignFamily = {

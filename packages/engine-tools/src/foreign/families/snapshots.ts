@@ -121,7 +121,12 @@ function behind(r: Random): (u: number, v: number) => Rgb {
 }
 
 /** What is to be seen of what somebody wears. */
-const wearsOf = ({ worn, beard, glasses, hat }: Model): PersonTruth => ({ worn, beard, glasses, hat });
+const wearsOf = ({ worn, beard, glasses, hat }: Model): PersonTruth => ({
+  worn,
+  beard,
+  glasses,
+  headwear: hat ? 'knit cap' : 'none',
+});
 
 /** Portraits as a cheap camera takes them: shaded relief, a ground out of focus, soft edges, dark corners, grain of the sensor. */
 export const snapshots: ForeignFamily = {

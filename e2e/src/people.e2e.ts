@@ -1,0 +1,116 @@
+import { PEOPLE_FAMILIES } from '@urbild/engine-tools';
+import { mkdtemp, rm } from 'fs/promises';
+import os from 'os';
+import path from 'path';
+import { By, Key, Origin } from 'selenium-webdriver';
+import sharp from 'sharp';
+import { Browser } from './browser';
+import { RunningStudio } from './studio';
+
+/** Somebody with long dark hair and neither hat nor glasses nor beard, in three pictures that our painter did not make. */
+const FAMILY = PEOPLE_FAMILIES.find((f) => f.name === 'painted busts')!;
+const WHO = Array.from({ length: 400 }, (_, k) => 1000 + k).find((who) => {
+  const { worn, headwear, glasses, beard } = FAMILY.wears!(who);
+  return (
+    worn === 'long' && headwear === 'none' && !glasses && !beard && FAMILY.make({ who, seed: 1 }).truth.hair![0] < 60
+  );
+})!;
+
+let studio: RunningStudio;
+let browser: Browser;
+let folder: string;
+let files: string[];
+beforeAll(async () => {
+  folder = await mkdtemp(path.join(os.tmpdir(), 'urbild-e2e-'));
+  files = await Promise.all(
+    [1, 2, 3].map(async (seed) => {
+      const { rgba, width, height } = FAMILY.make({ who: WHO, seed });
+      const file = path.join(folder, `portrait_${seed}.png`);
+      await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
+        .png()
+        .toFile(file);
+      return file;
+    }),
+  );
+  studio = await RunningStudio.start();
+  browser = await Browser.open();
+});
+afterAll(async () => {
+  await browser.close();
+  await studio.remove();
+  await rm(folder, { recursive: true, force: true });
+});
+
+const go = (address: string) => browser.driver.get(studio.url + address);
+
+interface CastMember {
+  readonly id: string;
+  readonly items: readonly object[];
+}
+interface Reading {
+  readonly traits: readonly { readonly name: string; readonly choice?: string; readonly hex?: string }[];
+  readonly waiting: number;
+}
+
+test('three portraits become a character, whose slots and traits are read off them', async () => {
+  await go('/library');
+  await browser.button('Bring in the first pictures');
+  await (await browser.find('input[type=file]')).sendKeys(files.join('\n'));
+  const pictures = () => browser.all('[role=option]');
+  await browser.until('three pictures', async () => (await pictures()).length === 3, 60);
+  await (await browser.find('[role=option]')).click();
+  await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('a').keyUp(Key.CONTROL).perform();
+  await browser.driver
+    .actions()
+    .move({ origin: (await pictures())[0] ?? Origin.POINTER })
+    .contextClick()
+    .perform();
+  await (await browser.driver.wait(async () => {
+    const items = await browser.driver.findElements(
+      By.xpath('//*[@role="menuitem"][contains(., "Make a character of these 3")]'),
+    );
+    return items[0];
+  }, 10000))!.click();
+  await browser.find('[aria-label="Traits and readings"]');
+  const [made] = await studio.get<CastMember[]>('/cast');
+  expect(made.items).toHaveLength(3);
+  let reading: Reading = { traits: [], waiting: 3 };
+  await browser.until(
+    'the pictures to be read',
+    async () => {
+      reading = await studio.get<Reading>(`/cast/${made.id}/reading`);
+      return reading.waiting === 0 && reading.traits.length > 0;
+    },
+    90,
+  );
+  const trait = (name: string) => reading.traits.find((t) => t.name === name);
+  expect(trait('hair length')?.choice).toBe('long');
+  expect(trait('headwear')?.choice).toBe('none');
+  const name = await browser.find('input[aria-label="Name"]');
+  await name.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Runa', Key.ENTER);
+  await browser.until('the name to be kept', async () =>
+    (await studio.get<{ name: string }[]>('/cast')).some((c) => c.name === 'Runa'),
+  );
+});
+
+test('her name in the words is a lane of its own, and she is in the picture', async () => {
+  await go('/bench');
+  await (await browser.button('Begin a mix')).click();
+  await (await browser.find('[aria-label^="The words:"]')).click();
+  await (
+    await browser.find('input[aria-label="The words"]')
+  ).sendKeys('half figure of Runa in the harbour at noon', Key.ENTER);
+  await browser.until('her lane', async () => (await browser.all('[aria-label="Weight of Runa"]')).length === 1);
+  await browser.until('everything to be saved', async () =>
+    (await (await browser.find('[aria-label="Readings and settings"]')).getText()).includes('saved'),
+  );
+  await (await browser.button('Render a proof')).click();
+  await browser.until(
+    'the take to be done',
+    async () =>
+      /made from what lies on the bench/.test(await (await browser.find('[data-testid="take-state"]')).getText()),
+    120,
+  );
+  const reading = await browser.find('[data-testid="reading"][data-name="Runa"]');
+  expect(Number(await reading.getAttribute('data-value'))).toBeGreaterThan(0.2);
+});
