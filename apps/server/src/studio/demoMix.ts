@@ -6,7 +6,8 @@ export const DEMO_MIX = {
   name: 'Tidepost in chalk',
   prompt: 'Ilse poles the punt home at dusk, Brom beside her, reeds in front',
   avoid: '',
-  settings: { aspect: '3:2', seed: 4117, balance: 1 },
+  // the painter knows both by itself: their sheets would be a second telling
+  settings: { aspect: '3:2', seed: 4117, balance: 1, uncalled: ['demo-ilse', 'demo-brom'] },
   influences: [
     { id: 'look', referenceId: 'chalk-dusk', gives: 'look', weight: 0.85, from: 0, to: 1, reading: 'normal', on: true },
     {
@@ -37,7 +38,7 @@ export const DEMO_YEAR_MIX = {
   name: 'The year in chalk',
   prompt: 'a young woman walking on the pier, Brom beside her',
   avoid: '',
-  settings: { aspect: '3:2', seed: 2200, balance: 1 },
+  settings: { aspect: '3:2', seed: 2200, balance: 1, uncalled: ['demo-brom'] },
   influences: [
     {
       id: 'look',
