@@ -95,9 +95,11 @@ function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnail
         aria-label={`${name} gives ${influence.gives}; change`}
         className="flex max-w-full items-center gap-1 rounded text-sm whitespace-nowrap text-muted hover:text-ink"
       >
-        <KindSign kind={hue} size={13} /> gives {influence.gives}
-        {isByName(influence) ? ', by name' : ''}
-        {influence.region ? ', in a region' : ''}
+        <KindSign kind={hue} size={13} />
+        <span className="truncate">
+          {isByName(influence) ? `${influence.gives}, by name` : `gives ${influence.gives}`}
+          {influence.region ? ', in a region' : ''}
+        </span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
