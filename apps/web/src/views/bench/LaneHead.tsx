@@ -97,7 +97,7 @@ function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnail
       >
         <KindSign kind={hue} size={13} />
         <span className="truncate">
-          {isByName(influence) ? `${influence.gives}, by name` : `gives ${influence.gives}`}
+          {isByName(influence) ? `by name, ${influence.gives}` : `gives ${influence.gives}`}
           {influence.region ? ', in a region' : ''}
         </span>
       </Popover.Trigger>
