@@ -25,6 +25,17 @@ test('a sound mix has none', () => {
   expect(warningsOf(mixOf())).toEqual([]);
 });
 
+test('two people of full weight do not take from each other, and one of too much is told alone', () => {
+  const person = (id: string, weight: number) => give(id, { gives: 'character', weight, subject: id });
+  expect(warningsOf(mixOf(person('Runa', 0.8), person('Okke', 0.8)))).toEqual([]);
+  expect(warningsOf(mixOf(person('a', 0.5), person('b', 0.5), person('c', 0.5), person('d', 0.5)))).toEqual([]);
+  const [only, ...more] = warningsOf(mixOf(person('Runa', 0.8), person('Okke', 1)));
+  expect(only).toMatchObject({ kind: 'drowned-words', influences: ['Okke'] });
+  expect(more).toEqual([]);
+  const both = mixOf(give('face', { gives: 'face', weight: 0.8, subject: 'Runa' }), person('Runa', 0.8));
+  expect(kinds(warningsOf(both))).toContain('drowned-words');
+});
+
 const CASES = (
   [
     ['drowned-words', mixOf(give('a', { gives: 'layout', weight: 1 }))],

@@ -87,6 +87,10 @@ export function LaneHead({
   );
 }
 
+/** What a lane gives, in a word or two: somebody who is called by name gives a character unless told otherwise. */
+const giving = (i: MixInfluence): string =>
+  !isByName(i) ? `gives ${i.gives}` : i.gives === 'character' ? 'by name' : `by name, ${i.gives}`;
+
 /** What it gives, and the sheet with everything else that can be set. */
 function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnailUrl' | 'chosen' | 'onChoose'>) {
   return (
@@ -97,7 +101,7 @@ function GivesPopover({ influence, name, hue, ...sheet }: Omit<Props, 'thumbnail
       >
         <KindSign kind={hue} size={13} />
         <span className="truncate">
-          {isByName(influence) ? `by name, ${influence.gives}` : `gives ${influence.gives}`}
+          {giving(influence)}
           {influence.region ? ', in a region' : ''}
         </span>
       </Popover.Trigger>

@@ -61,7 +61,10 @@ export function warningsFor(
   take?: Pick<Take, 'remarks' | 'influences' | 'words'>,
 ): MixWarning[] {
   const names = Object.fromEntries(mix.influences.map((i) => [i.id, lookup.name(i)]));
-  const { influences } = mix;
+  // a character acts on whom the words call by its name
+  const influences = mix.influences.map((i) =>
+    i.of === 'character' && i.subject === undefined ? { ...i, subject: lookup.name(i) } : i,
+  );
   // what a take found out of an influence holds as long as the influence gives the same
   const found = (take?.remarks ?? []).flatMap(({ influenceId, kind }) => {
     const [now, then] = [influences, take!.influences].map((list) => list.find((i) => i.id === influenceId));

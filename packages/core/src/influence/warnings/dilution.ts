@@ -1,11 +1,11 @@
-import { meanShares } from '../formula';
 import { CHANNELS } from '../../mix/gives/give';
+import { actingShares } from './actingShares';
 import { percent, type Warner } from './warning';
 
 /** Many references and none that leads. */
 export const dilution: Warner = ({ mix, acting }) => {
-  for (const channel of CHANNELS) {
-    const { influences } = meanShares(mix, channel);
+  const all = CHANNELS.flatMap((channel) => actingShares(mix, channel).map((shares) => ({ channel, ...shares })));
+  for (const { channel, influences } of all) {
     const sharing = mix.influences.filter((i, k) => acting.includes(i) && influences[k] > 0.02);
     const best = Math.max(0, ...influences);
     if (sharing.length < 3 || best >= 0.4) continue;

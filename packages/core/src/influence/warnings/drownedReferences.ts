@@ -1,16 +1,15 @@
-import { channelsOf, meanShares } from '../formula';
+import { channelsOf } from '../formula';
 import { CHANNELS } from '../../mix/gives/give';
 import { MAX_WEIGHT } from '../../mix/influence/weight';
+import { actingShares } from './actingShares';
 import { overlaps } from './overlaps';
 import { percent, toHundredths, type Warner } from './warning';
 
 /** References that have hardly any say. */
 export const drownedReferences: Warner = ({ mix, acting, name }) => {
   const best = new Map<string, number>();
-  for (const channel of CHANNELS) {
-    const { influences } = meanShares(mix, channel);
+  for (const { influences } of CHANNELS.flatMap((channel) => actingShares(mix, channel)))
     mix.influences.forEach((i, k) => best.set(i.id, Math.max(best.get(i.id) ?? 0, influences[k])));
-  }
   return acting
     .filter((i) => channelsOf(i.gives).some((c) => overlaps(i, c)) && best.get(i.id)! < 0.1)
     .map((i) => ({

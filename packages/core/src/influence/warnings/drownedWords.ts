@@ -1,10 +1,12 @@
-import { meanShares } from '../formula';
+import { actingShares } from './actingShares';
 import { percent, type Warner } from './warning';
 
 /** Words that have hardly any say. */
 export const drownedWords: Warner = ({ mix, acting, name }) => {
-  for (const channel of ['layout', 'identity'] as const) {
-    const { words, influences } = meanShares(mix, channel);
+  const all = (['layout', 'identity'] as const).flatMap((channel) =>
+    actingShares(mix, channel).map((shares) => ({ channel, ...shares })),
+  );
+  for (const { channel, words, influences } of all) {
     if (words >= 0.15) continue;
     const strongest = mix.influences[influences.indexOf(Math.max(...influences))];
     if (!acting.includes(strongest)) continue;

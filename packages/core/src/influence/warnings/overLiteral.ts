@@ -1,11 +1,12 @@
-import { channelsOf, meanShares } from '../formula';
+import { channelsOf } from '../formula';
 import { CHANNELS } from '../../mix/gives/give';
+import { actingShares } from './actingShares';
 import { toHundredths, type Warner } from './warning';
 
 /** References that together pull too hard. */
 export const overLiteral: Warner = ({ mix, acting }) => {
   for (const channel of CHANNELS) {
-    const { over } = meanShares(mix, channel);
+    const over = Math.max(...actingShares(mix, channel).map((shares) => shares.over));
     if (over <= 1.6) continue;
     const pulling = acting.filter((i) => channelsOf(i.gives).includes(channel));
     return [
