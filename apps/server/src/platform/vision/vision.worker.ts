@@ -38,16 +38,21 @@ export type VisionAnswer = { readonly id: number } & (
   { readonly seen: Seen } | { readonly error: string; readonly unavailable: boolean }
 );
 
+interface DetectedFace {
+  readonly boxScore: number;
+  readonly boxRaw: readonly [number, number, number, number];
+  readonly meshRaw: readonly (readonly [number, number, number])[];
+  readonly rotation?: { readonly angle?: { readonly yaw: number; readonly roll: number } };
+  readonly embedding?: readonly number[];
+}
+
 interface Detector {
   load(): Promise<void>;
-  detect(tensor: unknown): Promise<{
-    face: {
-      boxScore: number;
-      boxRaw: [number, number, number, number];
-      meshRaw: [number, number, number][];
-      rotation?: { angle?: { yaw: number; roll: number } };
-      embedding?: number[];
-    }[];
+  detect(
+    tensor: unknown,
+    config: object,
+  ): Promise<{
+    face: DetectedFace[];
     body: { keypoints: { part: string; positionRaw: [number, number]; score: number }[] }[];
   }>;
   tf: {
@@ -166,32 +171,60 @@ async function see(file: string): Promise<Seen> {
     .removeAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });
-  const tensor = detector.tf.tensor(Int32Array.from(data), [1, info.height, info.width, 3], 'int32');
+  const pixels = { data, width: info.width, height: info.height };
+  const { face, body } = await detect(detector, pixels, true);
+  const faces = facesOf(face.length ? face : await softly(detector, pixels));
+  const main = mainOf(faces);
+  const part = main && (await segmented(pixels, main, detector, segmenter));
+  return {
+    faces: faces.map((f) => (f === main ? { ...f, part } : f)),
+    joints: (body[0]?.keypoints ?? [])
+      .filter((k) => k.score >= 0.3)
+      .map((k) => ({ name: k.part, x: k.positionRaw[0], y: k.positionRaw[1], score: k.score })),
+  };
+}
+
+/** Looks for faces and, where wanted, a body: each look says which, for a detector keeps what it was last told. */
+async function detect(detector: Detector, { data, width, height }: Pixels, body: boolean) {
+  const tensor = detector.tf.tensor(Int32Array.from(data), [1, height, width, 3], 'int32');
   try {
-    const { face, body } = await detector.detect(tensor);
-    const degrees = (radians = 0) => Math.round((radians * 1800) / Math.PI) / 10;
-    const faces = face
-      .filter((f) => f.meshRaw?.length >= 468)
-      .map((f): SeenFace => ({
-        score: f.boxScore,
-        box: f.boxRaw,
-        mesh: f.meshRaw.map(([x, y]) => [x, y] as const),
-        yaw: degrees(f.rotation?.angle?.yaw),
-        roll: degrees(f.rotation?.angle?.roll),
-        embedding: f.embedding ?? [],
-      }));
-    const main = mainOf(faces);
-    const part = main && (await segmented({ data, ...info }, main, detector, segmenter));
-    return {
-      faces: faces.map((f) => (f === main ? { ...f, part } : f)),
-      joints: (body[0]?.keypoints ?? [])
-        .filter((k) => k.score >= 0.3)
-        .map((k) => ({ name: k.part, x: k.positionRaw[0], y: k.positionRaw[1], score: k.score })),
-    };
+    return await detector.detect(tensor, { body: { enabled: body } });
   } finally {
     detector.tf.dispose(tensor);
   }
 }
+
+/** How much a picture without a face is softened before it is looked at again, px of {@link SIDE}; a face that is found then has to be a clear one. */
+const SOFTENED = [4, 8] as const;
+const CLEARLY = 0.6;
+
+/** Hatching, flat shapes and hard lines hide faces from models that know photographs: softened, many are found. */
+async function softly(detector: Detector, { data, width, height }: Pixels): Promise<DetectedFace[]> {
+  for (const sigma of SOFTENED) {
+    const soft = await sharp(data, { raw: { width, height, channels: 3 } })
+      .blur(sigma)
+      .raw()
+      .toBuffer();
+    const { face } = await detect(detector, { data: soft, width, height }, false);
+    const clear = face.filter((f) => f.boxScore >= CLEARLY);
+    if (clear.length) return clear;
+  }
+  return [];
+}
+
+const degrees = (radians = 0) => Math.round((radians * 1800) / Math.PI) / 10;
+
+const facesOf = (found: readonly DetectedFace[]): SeenFace[] =>
+  found
+    .filter((f) => f.meshRaw?.length >= 468)
+    .map((f) => ({
+      score: f.boxScore,
+      box: f.boxRaw,
+      mesh: f.meshRaw.map(([x, y]) => [x, y] as const),
+      yaw: degrees(f.rotation?.angle?.yaw),
+      roll: degrees(f.rotation?.angle?.roll),
+      embedding: f.embedding ?? [],
+    }));
 
 /** Lets the segmentation model look at the part of a picture around a head; what lies beyond the picture is its border drawn out. */
 async function segmented(
