@@ -163,7 +163,7 @@ async function* imported(vision: VisionService, file: string, { rgba, width, hei
       ...{ skin, background },
       hair: field ? hair!.colour : crown,
       underHat: field && hairSeen(field, skin, true).colour,
-      upper: field && clothSeen(field, skin, hair!.mask)?.colour,
+      upper: field && clothSeen(field, skin, hair!.parts)?.colour,
     };
     const said = hair ? [hair.length ?? -1, hair.above, hair.beside, hair.below] : [];
     yield { seen, light, hair: said, map: [...map], face: [...grid] };

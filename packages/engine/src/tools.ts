@@ -22,3 +22,4 @@ export { CAUTION, FACE_NUMBERS, inSpreads, SEEN_HATS, SEEN_STYLES, seenStyle } f
 export { subjectAlpha, subjectOf } from './understand/subject';
 export { numbersOf } from './traits/truth';
 export { influence, request } from './testing';
+export { headParts } from './traits/headParts';

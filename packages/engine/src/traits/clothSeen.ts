@@ -1,6 +1,7 @@
 import type { Lab } from '@urbild/core';
 import { colourGap, commonColour } from './features';
 import { placeOf, type HeadField } from './headField';
+import type { HeadParts } from './headParts';
 
 /** Clothes below a head, as they are found in a picture. */
 export interface ClothSeen {
@@ -16,10 +17,10 @@ const LEAST = 40;
 const NEAR = 0.06;
 
 /** The colour of the upper clothes: what of the figure below the neck is neither skin nor hair. Undefined where too little is in the picture. */
-export function clothSeen(field: HeadField, skin: Lab, hair: Uint8Array): ClothSeen | undefined {
+export function clothSeen(field: HeadField, skin: Lab, { cloth }: HeadParts): ClothSeen | undefined {
   const own = field.lab.flatMap((c, k) => {
     const [a, b] = placeOf(field, k);
-    const there = b > UPPER.from && b < UPPER.to && Math.abs(a) < UPPER.beside && field.alpha[k] > 0.5 && !hair[k];
+    const there = b > UPPER.from && b < UPPER.to && Math.abs(a) < UPPER.beside && cloth[k] > 0.5;
     return there && colourGap(c, skin) > NEAR ? [c] : [];
   });
   if (own.length < LEAST) return undefined;

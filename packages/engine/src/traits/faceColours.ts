@@ -77,7 +77,7 @@ export function faceColours(looked: Looked, features: FaceFeatures, { field, hai
   const cloth = (seen: ClothSeen | undefined, name: 'upper' | 'lower', confidence: number) => {
     if (seen) out[name] = { colour: own('upper', seen.colour), confidence: confidence * seen.part * tinted };
   };
-  cloth(field ? clothSeen(field, skin, hair!.mask) : clothAt(picture, frame, UPPER), 'upper', 0.9);
+  cloth(field ? clothSeen(field, skin, hair!.parts) : clothAt(picture, frame, UPPER), 'upper', 0.9);
   cloth(clothAt(picture, frame, LOWER), 'lower', 0.6);
   const eyes = coloursIn(picture, frame, EYES).filter((c): c is Lab => c !== undefined);
   if (eyes.length)

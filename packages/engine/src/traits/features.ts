@@ -65,7 +65,12 @@ export function commonColour(colours: readonly (Lab | undefined)[]): Lab {
 const points = (as: readonly number[], bs: readonly number[]): [number, number][] =>
   bs.flatMap((b) => as.map((a): [number, number] => [a, b]));
 
-const SKIN = points([-0.42, -0.3, -0.15, 0.15, 0.3, 0.42], [0.3, 0.42, 0.55]);
+/** Cheeks, forehead, and around the nose: where one is covered - by a beard, a fringe, glasses - the others show. */
+const SKIN = [
+  ...points([-0.42, -0.3, -0.15, 0.15, 0.3, 0.42], [0.3, 0.42, 0.55]),
+  ...points([-0.3, -0.18, -0.06, 0.06, 0.18, 0.3], [-0.42, -0.34, -0.26]),
+  ...points([-0.5, -0.25, 0, 0.25, 0.5], [0.12, 0.18, 0.24]),
+];
 const CROWN = points([-0.45, -0.25, 0, 0.25, 0.45], [-1.15, -1.0, -0.85]);
 const SIDE = points([-1.0, -0.9, -0.8, 0.8, 0.9, 1.0], [-0.4, -0.2, 0]);
 const AROUND = [...points([-2.1, -1.8, 1.8, 2.1], [-1.5, -1, -0.5, 0]), ...points([-1.2, 0, 1.2], [-1.9])];

@@ -80,9 +80,9 @@ test('under a hat the hair has the colour of what hangs beside the face', () => 
 
 test('clothes are what is below the neck, neither skin nor hair', () => {
   const { field, skin, hair } = look({ to: 2.2 });
-  const cloth = clothSeen(field, skin, hair.mask)!;
+  const cloth = clothSeen(field, skin, hair.parts)!;
   expect(gap(cloth.colour, COAT)).toBeLessThan(0.02);
   expect(cloth.part).toBeGreaterThan(0.9);
-  const { alpha } = field;
-  expect(clothSeen({ ...field, alpha: alpha.map(() => 0) }, skin, hair.mask)).toBeUndefined();
+  const nothing = new Float32Array(field.alpha.length);
+  expect(clothSeen(field, skin, { ...hair.parts, cloth: nothing })).toBeUndefined();
 });

@@ -1,11 +1,14 @@
 import { clamp, median, type Lab } from '@urbild/core';
-import { colourGap, commonColour } from './features';
+import { colourGap } from './features';
 import { besideOf, CELL_AREA, placeOf, type HeadField } from './headField';
+import { headParts, type HeadParts } from './headParts';
 
 /** Hair as it is found in a picture: what of the figure is neither face nor clothes nor ground. */
 export interface HairSeen {
   /** 1 where a cell of the field is hair. */
   readonly mask: Uint8Array;
+  /** What else the figure is made of. */
+  readonly parts: HeadParts;
   /** Absent where there is too little of it. */
   readonly colour?: Lab;
   /** How far down it reaches beside the face: 0 the eyes, 1 the chin; absent without hair beside it. */
@@ -24,9 +27,6 @@ const FACE = { half: 0.76, top: -0.68, foot: 1.02 } as const;
 const CHEEKS = { half: 0.45, from: 0.15, to: 0.6, part: 0.8 } as const;
 /** From here on a colour is another one than the skin's: as many times the skin's usual gap, but for so much, within bounds. */
 const OTHER = { times: 1.5, more: 0.03, least: 0.045, most: 0.11 } as const;
-/** A step between neighbours that hair goes over, and how far its colours may lie from where it began. */
-const SMOOTH = 0.09;
-const RELATED = 0.3;
 /** Less hair than this tells no colour, in squares of the distance from eyes to chin. */
 const LEAST = 0.06;
 
@@ -57,39 +57,28 @@ export function hairSeen(field: HeadField, skin: Lab, covered = false): HairSeen
   const skinLike = (k: number) => colourGap(lab[k], skin) < other;
   const cells = (test: (a: number, b: number, k: number) => boolean) =>
     lab.flatMap((_, k) => (test(places[k][0], places[k][1], k) ? [k] : []));
-  const cloth = commonColour(cells((a, b, k) => b > 2 && b < 3 && Math.abs(a) < 0.9 && figure(k)).map((k) => lab[k]));
-  const hasCloth = cells((_, b, k) => b > 2 && b < 3 && figure(k)).length > 40;
   const seeds = cells((a, b, k) => {
     const over = !covered && b > -1.35 && b < -0.62 && Math.abs(a) < 0.7;
     const top = covered ? HATLINE : -0.8;
     const aside = Math.abs(a) > FACE.half && Math.abs(a) < 1.15 && b > top && b < 0.25;
     return (over || aside) && figure(k) && !inFace(a, b) && !skinLike(k);
   });
-  const start = seeds.length ? commonColour(seeds.map((k) => lab[k])) : undefined;
+  const neverHair = (k: number) => (covered && places[k][1] < HATLINE) || (inFace(...places[k]) && places[k][1] > -0.3);
+  const parts = headParts(field, { skin, hair: seeds, neverHair });
   const mask = new Uint8Array(lab.length);
-  if (start) {
-    const open = seeds.filter((k) => colourGap(lab[k], start) < RELATED);
-    for (const k of open) mask[k] = 1;
-    while (open.length) {
-      const k = open.pop()!;
-      for (const n of besideOf(field, k)) {
-        const [a, b] = places[n];
-        if (mask[n] || !figure(n) || skinLike(n) || (covered && b < HATLINE)) continue;
-        // a fringe hangs into the face; eyes and mouth are no hair
-        if (inFace(a, b) && b > -0.3) continue;
-        const own = colourGap(lab[n], start);
-        if (own > RELATED || colourGap(lab[n], lab[k]) > SMOOTH) continue;
-        if (b > 1 && hasCloth && colourGap(lab[n], cloth) < own) continue;
+  const open = seeds.filter((k) => parts.hair[k] > 0.5);
+  for (const k of open) mask[k] = 1;
+  while (open.length)
+    for (const n of besideOf(field, open.pop()!))
+      if (!mask[n] && parts.hair[n] > 0.5) {
         mask[n] = 1;
         open.push(n);
       }
-    }
-  }
-  return { mask, ...measured(field, mask, skin) };
+  return { mask, parts, ...measured(field, mask, skin) };
 }
 
 /** Colour, length and areas of hair that was found. */
-function measured(field: HeadField, mask: Uint8Array, skin: Lab): Omit<HairSeen, 'mask'> {
+function measured(field: HeadField, mask: Uint8Array, skin: Lab): Omit<HairSeen, 'mask' | 'parts'> {
   const own: number[] = [];
   mask.forEach((is, k) => is && own.push(k));
   const area = (test: (a: number, b: number) => boolean) =>
@@ -100,7 +89,7 @@ function measured(field: HeadField, mask: Uint8Array, skin: Lab): Omit<HairSeen,
     below: area((_, b) => b >= 1),
   };
   if (own.length * CELL_AREA < LEAST) return { ...areas, clear: 0 };
-  const colour = darkerMiddle(own.map((k) => field.lab[k]));
+  const colour = litColour(own.map((k) => field.lab[k]));
   const low = own.map((k) => placeOf(field, k)).flatMap(([a, b]) => (Math.abs(a) > 0.5 ? [b] : []));
   low.sort((p, q) => p - q);
   return {
@@ -111,10 +100,13 @@ function measured(field: HeadField, mask: Uint8Array, skin: Lab): Omit<HairSeen,
   };
 }
 
-/** The median of those colours that are darker than most and lighter than the darkest: neither highlights nor what is in shadow. */
-function darkerMiddle(colours: readonly Lab[]): Lab {
+/** The part of its colours, by lightness, that tells what hair is: what is lit, but for highlights. */
+const LIT = [0.45, 0.85] as const;
+
+/** The median of those colours that are lighter than most, but for the lightest: neither what is in shadow nor highlights. */
+function litColour(colours: readonly Lab[]): Lab {
   const sorted = [...colours].sort((p, q) => p[0] - q[0]);
-  const some = sorted.slice(Math.floor(0.1 * sorted.length), Math.max(1, Math.ceil(0.6 * sorted.length)));
+  const some = sorted.slice(Math.floor(LIT[0] * sorted.length), Math.max(1, Math.ceil(LIT[1] * sorted.length)));
   const axis = (k: 0 | 1 | 2) => median(some.map((c) => c[k]));
   return [axis(0), axis(1), axis(2)];
 }

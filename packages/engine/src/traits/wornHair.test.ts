@@ -5,8 +5,9 @@ import { wornHair } from './wornHair';
 /** Odds that are sure of one style as far as said, and even about the others. */
 const odds = (style: SeenStyle, sure: number) =>
   SEEN_STYLES.map((s) => (s === style ? sure : (1 - sure) / (SEEN_STYLES.length - 1)));
+const NO_PARTS = { skin: new Float32Array(0), hair: new Float32Array(0), cloth: new Float32Array(0) };
 const found = (fields: Partial<HairSeen>): HairSeen => ({
-  ...{ mask: new Uint8Array(0), above: 1, beside: 0.3, below: 0, clear: 1 },
+  ...{ mask: new Uint8Array(0), parts: NO_PARTS, above: 1, beside: 0.3, below: 0, clear: 1 },
   ...fields,
 });
 
