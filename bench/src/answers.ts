@@ -121,9 +121,9 @@ async function curve(
     if (weight > 0 && result.remarks.some((r) => r.kind === 'nothing-to-give' || r.kind === 'nobody-to-take'))
       return undefined;
     const sheet = traits ?? Object.values(result.sheets)[0];
-    const others = figureDistances(request(weight).influences[0], result.figures, control.figures, sheet, {
-      picture: width / height,
-      reference: picture.width / picture.height,
+    const others = figureDistances({
+      ...{ influence: request(weight).influences[0], take: result.figures, control: control.figures, sheet },
+      aspect: { picture: width / height, reference: picture.width / picture.height },
     });
     const arrival: Arrival =
       gives === 'thing'

@@ -1,9 +1,17 @@
 /**
- * npm run bench:ranking -- [--keep DIR --looks none,washes,dabs]: twelve people of foreign families, each in three scenes in the house
+ * npm run bench:ranking -- [--keep DIR --looks none,wet washes,dabs]: twelve people of foreign families, each in three scenes in the house
  * medium and in two foreign looks: how often the measure puts the right one first of the twelve. With --keep, sheets for eyes: the people,
  * the plates with their names, and the plates shuffled under numbers, their key apart.
  */
-import { pictureFromRgba, Random, traitDistance, type Picture } from '@urbild/core';
+import {
+  distancesToPeople,
+  identityArrival,
+  median,
+  pictureFromRgba,
+  Random,
+  STRANGERS,
+  type Picture,
+} from '@urbild/core';
 import { BuiltInEngine, readRequest, type RenderResult } from '@urbild/engine';
 import { FAMILIES } from '@urbild/engine-tools';
 import { mkdir, writeFile } from 'fs/promises';
@@ -38,6 +46,12 @@ const lookOf = (name: string): Picture[] => {
 interface Plate {
   readonly who: number;
   readonly rank: number;
+  /** Distance to who it is, and to the nearest of the others. */
+  readonly own: number;
+  readonly nearest: number;
+  /** Of who it is among the others, and of each of the others alone. */
+  readonly arrival: number;
+  readonly wrong: readonly number[];
   readonly result: RenderResult;
 }
 
@@ -47,19 +61,36 @@ async function plates(people: readonly Sitter[], look: string): Promise<Plate[]>
   const out: Plate[] = [];
   for (const [who, { sheet, pictures }] of people.entries())
     for (const [scene, prompt] of SCENES.entries()) {
-      const character = { id: 'who', gives: 'character', weight: 1, traits: sheet, pictures: [{ content: 'who' }] };
-      const style = { id: 'look', gives: 'look', weight: 0.8, pictures: looks.map((_, k) => ({ content: `${k}` })) };
+      const character = {
+        id: 'who',
+        gives: 'character',
+        weight: 1,
+        traits: sheet,
+        pictures: [{ content: `who ${who}` }],
+      };
+      const style = {
+        id: 'look',
+        gives: 'look',
+        weight: 0.8,
+        pictures: looks.map((_, k) => ({ content: `${look} ${k}` })),
+      };
       const request = readRequest({
         ...{ prompt, width: WIDTH, height: HEIGHT, seed: 5 + scene },
         influences: looks.length ? [character, style] : [character],
       });
       const result = await engine.render(request, (name) =>
-        Promise.resolve(name === 'who' ? pictures[0] : looks[Number(name)]),
+        Promise.resolve(name.startsWith('who') ? pictures[0] : looks[Number(name.split(' ').at(-1))]),
       );
       const seen = result.figures[0]?.traits ?? {};
-      const distances = people.map((p) => traitDistance(seen, p.sheet) ?? Infinity);
+      const sheets = people.map((p) => p.sheet);
+      const distances = distancesToPeople(seen, sheets, STRANGERS) ?? people.map(() => 1);
       const rank = distances.filter((d) => d < distances[who]).length + 1;
-      out.push({ who, rank, result });
+      const nearest = Math.min(...distances.filter((_, k) => k !== who));
+      const at = (k: number, others = sheets.filter((_, n) => n !== k)) =>
+        identityArrival(seen, sheets[k], others)?.value ?? 0;
+      // as in a library in which the right one is not
+      const wrong = sheets.flatMap((_, k) => (k === who ? [] : [at(k, [])]));
+      out.push({ who, rank, own: distances[who], nearest, arrival: at(who), wrong, result });
     }
   return out;
 }
@@ -92,7 +123,7 @@ async function keep(dir: string, look: string, all: readonly Plate[], people: re
 
 async function run(): Promise<void> {
   const { values } = parseArgs({
-    options: { keep: { type: 'string' }, looks: { type: 'string', default: 'none,washes,dabs' } },
+    options: { keep: { type: 'string' }, looks: { type: 'string', default: 'none,wet washes,dabs' } },
   });
   const people = await withReader((read) => sitters(read, PEOPLE, PICTURES));
   for (const { name, sheets } of people) console.log(`  ${name.padEnd(22)} read in ${sheets.length} of ${PICTURES}`);
@@ -106,9 +137,16 @@ async function run(): Promise<void> {
       least: look === 'none' ? LEAST.house : LEAST.look,
     });
     for (const [who, { name }] of people.entries()) {
-      const own = all.filter((p) => p.who === who).map((p) => p.rank);
-      console.log(`  ${look.padEnd(8)} ${name.padEnd(22)} ranks ${own.join(' ')}`);
+      const own = all.filter((p) => p.who === who);
+      const told = own.map(
+        (p) => `${p.rank} (${p.own.toFixed(2)}, next ${p.nearest.toFixed(2)}, arrived ${p.arrival.toFixed(2)})`,
+      );
+      console.log(`  ${look.padEnd(10)} ${name.padEnd(22)} ranks ${told.join('  ')}`);
     }
+    const wrong = all.flatMap((p) => p.wrong);
+    console.log(
+      `  ${look}: arrival of the right one, median ${median(all.map((p) => p.arrival)).toFixed(2)}; of the wrong ones ${median(wrong).toFixed(2)}, above .25 ${wrong.filter((v) => v > 0.25).length} of ${wrong.length}`,
+    );
     if (values.keep) await keep(values.keep, look, all, people);
   }
   console.log(`\n${lines.map(told).join('\n')}`);

@@ -181,9 +181,9 @@ export class SeriesRig {
     const arrivals = Object.fromEntries(
       (asControl ? [] : request.influences).map((i) => {
         const of = i.pictures.map((p) => ({ descriptors: this.described.get(p.content)!, weight: p.weight }));
-        const others = figureDistances(i, result.figures, control.result.figures, result.sheets[i.id], {
-          picture: this.width / this.height,
-          reference: REFERENCE.width / REFERENCE.height,
+        const others = figureDistances({
+          ...{ influence: i, take: result.figures, control: control.result.figures, sheet: result.sheets[i.id] },
+          aspect: { picture: this.width / this.height, reference: REFERENCE.width / REFERENCE.height },
         });
         return [
           i.id,

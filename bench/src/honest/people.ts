@@ -50,7 +50,10 @@ export async function rightPeople(print: (text: string) => void): Promise<Line[]
     const seen = (r: RenderResult) => describe(pictureFromRgba(r.rgba, WIDTH, HEIGHT));
     const at = (sheet: TraitSheet): number => {
       const [influence] = requestOf(1, sheet).influences;
-      const others = figureDistances(influence, take.figures, control.figures, sheet, { picture: 4 / 3, reference: 1 });
+      const others = figureDistances({
+        ...{ influence, take: take.figures, control: control.figures, sheet },
+        aspect: { picture: 4 / 3, reference: 1 },
+      });
       const input = { gives: 'character' as const, take: seen(take), control: seen(control), reference, others };
       return measureArrival({ ...input, strangers: strangerPictures() }).channels.identity ?? 0;
     };

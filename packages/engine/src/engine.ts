@@ -91,7 +91,7 @@ export class BuiltInEngine implements Engine {
       picture = through(mask, renderPass(request, bound, given, context(nth + 1)).picture, picture);
     }
     const rgba = await this.#finish(request, picture, start, pictures);
-    const figures = figuresOf(base.figures, base.brief, picture);
+    const figures = figuresOf(base, picture);
     const words = wordsFound(base, start ? pictureFromRgba(rgba, width, height) : picture);
     lap('finish');
     return {

@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import {
-  CHOICE_TRAITS,
+  ALL_TRAITS,
   COLOUR_TRAITS,
   NUMBER_TRAITS,
   SLOTS,
@@ -28,7 +28,7 @@ import {
 import type { Character } from './character.entity';
 import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
-const TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
+const TRAITS = ALL_TRAITS;
 
 export class SheetItemDto {
   @ApiProperty() @IsId() referenceId!: string;

@@ -38,6 +38,9 @@ export interface Source {
 /** What stands behind every influence, by the id of the influence; influences without any picture are left out. */
 export type Sources = ReadonlyMap<string, Source>;
 
+/** So many of the cast are told from one another at the most. */
+const MOST_PEOPLE = 200;
+
 /** Finds the pictures behind influences: a reference's own, those of a look with their weights, those of a character. */
 @Injectable()
 export class SourcesService {
@@ -96,6 +99,27 @@ export class SourcesService {
   async cast(em: Manager = this.em): Promise<CastMember[]> {
     const all = await em.find(CharacterEntity, { deletedAt: null }, { orderBy: { name: 'asc' } });
     return all.map(({ id, name, usualWeight, items }) => ({ id, name, usualWeight, pictures: items.length }));
+  }
+
+  /** What is known of everybody of the cast whom none of these influences shows, and who could be taken for who is shown. */
+  async people(influences: readonly MixInfluence[], em: Manager = this.em): Promise<Map<string, TraitSheet[]>> {
+    const all = await em.find(CharacterEntity, { deletedAt: null }, { limit: MOST_PEOPLE, orderBy: { id: 'asc' } });
+    const ids = [...new Set(all.flatMap((c) => c.items.map((item) => item.referenceId)))];
+    const references = new Map((await em.find(ReferenceEntity, { id: { $in: ids } })).map((r) => [r.id, r] as const));
+    const known = all.flatMap((character) => {
+      const found = character.items.flatMap(({ referenceId }) => references.get(referenceId) ?? []);
+      const { traits } = knownOf(
+        character,
+        found.map((r) => ({ r })),
+      );
+      return traits ? [{ shownBy: new Set([character.id, ...found.map((r) => r.id)]), traits }] : [];
+    });
+    return new Map(
+      influences.map((i) => [
+        i.id,
+        known.filter(({ shownBy }) => !shownBy.has(i.referenceId)).map(({ traits }) => traits),
+      ]),
+    );
   }
 
   /** What is rendered of a mix: with everybody whom its words call, or those of the shots that share it. */

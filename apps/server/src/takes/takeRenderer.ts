@@ -178,9 +178,11 @@ export class TakeRenderer implements JobHandler, OnModuleInit {
   }
 
   private async measured(em: EntityManager, take: Take): Promise<MeasuredReference[]> {
-    const sources = await this.sources.of(take.origin.influences, em);
+    const { influences } = take.origin;
+    const [sources, people] = [await this.sources.of(influences, em), await this.sources.people(influences, em)];
     return [...sources].map(([influence, { pictures }]) => ({
       influence,
+      people: people.get(influence),
       pictures: pictures.map((p) => ({ descriptors: p.descriptorsHash, weight: p.weight })),
     }));
   }

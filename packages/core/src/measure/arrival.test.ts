@@ -29,13 +29,13 @@ test.each([
 
 test('what went away on one channel does not take from what arrived on another', () => {
   const away = measureArrival({
-    gives: 'character',
+    gives: 'pose',
     take: control,
     control: control,
     reference,
-    others: { identity: { take: 0.9, control: 0.5 } },
+    others: { pose: { take: 0.9, control: 0.5 } },
   });
-  expect(away).toEqual({ overall: 0, channels: { identity: 0 } });
+  expect(away).toEqual({ overall: 0, channels: { pose: 0 } });
 });
 
 test('the reference itself has arrived, the control has not, on the channels that are given', () => {
@@ -50,7 +50,7 @@ test('the reference itself has arrived, the control has not, on the channels tha
 });
 
 test('pose and identity are measured by the distances that somebody else found, where they are given', () => {
-  const others = { pose: { take: 1, control: 4 }, identity: { take: 0.3, control: 0.6 } };
+  const others = { pose: { take: 1, control: 4 }, identity: { value: 0.5 } };
   expect(measureArrival({ gives: 'character', take: control, control: control, reference, others })).toEqual({
     overall: 0.5,
     channels: { identity: 0.5 },

@@ -35,10 +35,15 @@ export interface ToReference {
   readonly control: number;
 }
 
-/** What is known of a channel that descriptors do not tell: how far it went, or the sentence that says why that cannot be told. */
+/** How far a channel went that descriptors do not tell. */
 export interface OtherChannel extends ToReference {
-  /** The same of people who have nothing to do with it. */
-  readonly strangers?: readonly ToReference[];
+  /** The part of the picture on which it was judged, 0..1. */
+  readonly part?: number;
+}
+
+/** A channel that was judged as a whole: how far it has arrived, 0..1. */
+export interface JudgedChannel {
+  readonly value: number;
   /** The part of the picture on which it was judged, 0..1. */
   readonly part?: number;
 }
@@ -63,7 +68,7 @@ export interface ArrivalInput {
   /** Unrelated pictures: what they score is 0. The same list for all takes is compared with each picture only once. */
   readonly strangers?: readonly Descriptors[];
   /** Pose and identity, as somebody else found them, or why they cannot be told. */
-  readonly others?: Readonly<Partial<Record<'pose' | 'identity', OtherChannel | string>>>;
+  readonly others?: Readonly<Partial<Record<'pose' | 'identity', OtherChannel | JudgedChannel | string>>>;
 }
 
 /** Layouts cost most to compare: fewer strangers do. */
@@ -112,7 +117,7 @@ export function measureArrival({
   for (const channel of ['pose', 'identity'] as const) {
     const other = others[channel];
     if (other === undefined || !acting.includes(channel)) continue;
-    const value = typeof other === 'string' ? undefined : arrivalOf(other, other.strangers);
+    const value = typeof other === 'string' ? undefined : 'value' in other ? other.value : arrivalOf(other);
     if (value === undefined) untold[channel] = typeof other === 'string' ? other : AGREES;
     else channels[channel] = value;
     if (typeof other !== 'string' && other.part !== undefined) parts[channel] = other.part;

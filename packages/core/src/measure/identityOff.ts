@@ -1,6 +1,7 @@
 import type { Lab } from '../colour/oklab';
 import { clamp, median } from '../maths/scalar';
-import { fuseTraits, tellingOf, traitDistance } from '../traits/fuse';
+import { tellingOf, traitDistance } from '../traits/apart';
+import { fuseTraits } from '../traits/fuse';
 import { COLOUR_TRAITS, type TraitName, type TraitSheet } from '../traits/types';
 import { allBut } from './robust';
 import type { JudgedInfluence, ShotFacts } from './shotFacts';

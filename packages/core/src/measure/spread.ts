@@ -1,6 +1,6 @@
 import { paletteDistance } from '../describe/palette';
 import { surfaceDistance } from '../describe/surface';
-import { traitDistance } from '../traits/fuse';
+import { traitDistance } from '../traits/apart';
 import type { TraitSheet } from '../traits/types';
 
 /** A picture of a series, as far as it is compared with the others. */

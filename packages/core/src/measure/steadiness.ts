@@ -2,7 +2,7 @@ import { blurPlane } from '../picture/filter';
 import type { Picture } from '../picture/picture';
 import { resample } from '../picture/resample';
 import { seenThrough, type PictureWindow } from '../picture/window';
-import { traitDistance } from '../traits/fuse';
+import { traitDistance } from '../traits/apart';
 import type { TraitSheet } from '../traits/types';
 
 /** Frames are compared at this width, px; finer strokes are grain, which nobody follows. */

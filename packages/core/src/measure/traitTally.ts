@@ -1,13 +1,4 @@
-import {
-  COLOUR_TRAITS,
-  CHOICE_TRAITS,
-  NUMBER_TRAITS,
-  type Trait,
-  type TraitName,
-  type TraitSheet,
-} from '../traits/types';
-
-const ALL: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
+import { ALL_TRAITS, type Trait, type TraitName, type TraitSheet } from '../traits/types';
 
 /** Traits that were read with less confidence count as not seen. */
 const SEEN = 0.2;
@@ -47,7 +38,7 @@ function same(a: Trait, b: Trait): boolean {
  * decided them; traits that were seen in fewer than two takes are left out.
  */
 export function tallyTraits(takes: readonly ShownTraits[], reference: TraitSheet): TraitTally[] {
-  return ALL.flatMap((trait): TraitTally[] => {
+  return ALL_TRAITS.flatMap((trait): TraitTally[] => {
     const shown = takes.flatMap(({ traits, named }) => {
       const value = traits[trait];
       return value && value.confidence >= SEEN ? [{ value, named: named.has(trait) }] : [];

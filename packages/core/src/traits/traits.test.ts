@@ -1,4 +1,6 @@
-import { agreementOf, fuseTraits, traitDistance } from './fuse';
+import { agreementOf } from './agreement';
+import { traitDistance } from './apart';
+import { fuseTraits } from './fuse';
 import type { TraitSheet } from './types';
 
 const sheet = (hair: [number, number, number], style: string, confidence = 0.8): TraitSheet => ({

@@ -19,6 +19,9 @@ export type NumberTrait = (typeof NUMBER_TRAITS)[number];
 export type ChoiceTrait = (typeof CHOICE_TRAITS)[number];
 export type TraitName = ColourTrait | NumberTrait | ChoiceTrait;
 
+/** All traits: colours, numbers, choices. */
+export const ALL_TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
+
 /** One trait with what it rests on. Exactly one of colour, number and choice is there, as its name says. */
 export interface Trait {
   readonly colour?: Lab;

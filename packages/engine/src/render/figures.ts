@@ -1,19 +1,19 @@
 import {
+  CHROMA_GAIN,
   fuseTraits,
+  identityArrival,
+  median,
   nameOf,
   partsOf,
   poseDistance,
   poseOf,
   smoothstep,
-  STRANGERS,
-  traitDistance,
   traitsOfParts,
   type JointName,
   type Joints,
+  type JudgedChannel,
   type OtherChannel,
   type Picture,
-  type SceneBrief,
-  type ToReference,
   type TraitSheet,
 } from '@urbild/core';
 import type { FigureRecord } from '../painter/scene/figureRecord';
@@ -21,6 +21,9 @@ import type { RequestInfluence } from '../contract/request';
 import type { RenderedFigure } from '../contract/result';
 import { faceOfRecord } from '../traits/frame';
 import { readTraits } from '../traits/readTraits';
+import { REGION } from '../painter/scene/region';
+import { withoutCast } from './lookCast';
+import type { Pass } from './pass';
 
 const JOINT: Readonly<Record<string, string>> = {
   shoulder: 'Shoulder',
@@ -60,10 +63,32 @@ const seenFrom = (sheet: TraitSheet, head: number): TraitSheet => {
   );
 };
 
-/** The people and creatures of a stage, with the traits that the finished picture shows of them. */
-export function figuresOf(records: readonly FigureRecord[], brief: SceneBrief, picture: Picture): RenderedFigure[] {
+/** So many pixels of a creature tell its colour. */
+const ENOUGH = 40;
+
+/** The colour of a creature: the median of what is seen of it in its box. */
+function bodyIn({ box }: FigureRecord, labels: Uint8Array, { width, height, planes }: Picture): TraitSheet {
+  const [left, top] = [Math.max(0, Math.floor(box[0])), Math.max(0, Math.floor(box[1]))];
+  const own: number[] = [];
+  for (let y = top; y < Math.min(height, box[3]); y++)
+    for (let x = left; x < Math.min(width, box[2]); x++)
+      if (labels[y * width + x] === REGION.animal) own.push(y * width + x);
+  if (own.length < ENOUGH) return {};
+  const at = (k: number) => median(own.map((i) => planes[k][i])) / (k ? CHROMA_GAIN : 1);
+  return { body: { colour: [at(0), at(1), at(2)], confidence: 0.8 } };
+}
+
+/** A pass as far as it tells who is in its picture. */
+type Staged = Pick<Pass, 'figures' | 'brief' | 'labels' | 'cast'>;
+
+/**
+ * The people and creatures of a stage, with the traits that the finished picture shows of them: a look that changes all colours alike
+ * changes nobody.
+ */
+export function figuresOf({ figures, brief, labels, cast }: Staged, picture: Picture): RenderedFigure[] {
   const { width: w, height: h } = picture;
-  return records.map((f) => {
+  const seen = cast && figures.length ? withoutCast(picture, cast) : picture;
+  return figures.map((f) => {
     const face = f.kind === 'person' ? faceOfRecord(f, w, h) : undefined;
     // a face of a few pixels tells nothing
     const legible = face && f.head >= LEGIBLE;
@@ -73,7 +98,11 @@ export function figuresOf(records: readonly FigureRecord[], brief: SceneBrief, p
       box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
       face,
       joints: jointsOf(f, w, h),
-      traits: legible ? seenFrom(readTraits(picture, face, { exact: true }).traits, f.head) : {},
+      traits: legible
+        ? seenFrom(readTraits(seen, face, { exact: true }).traits, f.head)
+        : f.kind === 'person'
+          ? {}
+          : bodyIn(f, labels, seen),
     };
   });
 }
@@ -92,30 +121,40 @@ const NO_JOINTS = 'No body was found in the reference: mark its joints in the li
 const NO_TRAITS = 'Nothing was read of this person yet: look at the pictures of the sheet in the library.';
 const TOO_SMALL = 'The head is too small or turned away: a half figure or a portrait can be told.';
 
+/** What it takes to tell whether a pose and an identity have arrived. */
+export interface FigureQuestion {
+  readonly influence: RequestInfluence;
+  /** Who is in the take, and who in the same picture without influences. */
+  readonly take: readonly RenderedFigure[];
+  readonly control: readonly RenderedFigure[];
+  /** What is known of whoever the influence shows. */
+  readonly sheet?: TraitSheet;
+  /** What is known of other people who could be taken for them. */
+  readonly people?: readonly TraitSheet[];
+  /** Width by height. */
+  readonly aspect: { readonly picture: number; readonly reference: number };
+}
+
 /**
- * How far a take and its control are from what an influence gives of a pose and an identity, with what people have in common with it who
- * have nothing to do with it; or why that cannot be told.
+ * How far a take and its control are from the pose that an influence gives, and how surely its identity is told from everybody else's; or
+ * why that cannot be told.
  */
-export function figureDistances(
-  influence: RequestInfluence,
-  take: readonly RenderedFigure[],
-  control: readonly RenderedFigure[],
-  sheet: TraitSheet | undefined,
-  aspect: { readonly picture: number; readonly reference: number },
-): Partial<Record<'pose' | 'identity', OtherChannel | string>> {
+export function figureDistances({
+  influence,
+  take,
+  control,
+  sheet,
+  people = [],
+  aspect,
+}: FigureQuestion): Partial<Record<'pose' | 'identity', OtherChannel | JudgedChannel | string>> {
   const [a, b] = [figureFor(take, influence), figureFor(control, influence)];
   if (!a || !b) return { pose: NO_FIGURE, identity: NO_FIGURE };
-  const out: Partial<Record<'pose' | 'identity', OtherChannel | string>> = {};
+  const out: Partial<Record<'pose' | 'identity', OtherChannel | JudgedChannel | string>> = {};
   const parts = partsOf(influence);
   if (sheet && parts.length) {
-    const wanted = traitsOfParts(sheet, parts);
-    const to = (other: TraitSheet): ToReference[] => {
-      const [x, y] = [traitDistance(a.traits, other), traitDistance(b.traits, other)];
-      return x !== undefined && y !== undefined ? [{ take: x, control: y }] : [];
-    };
-    const [own] = to(wanted);
-    const strangers = STRANGERS.flatMap((stranger) => to(traitsOfParts(stranger, parts)));
-    out.identity = own ? { ...own, strangers, part: areaOf(a.box) } : TOO_SMALL;
+    const of = (one: TraitSheet) => traitsOfParts(one, parts);
+    const arrival = identityArrival(of(a.traits), of(sheet), people.map(of));
+    out.identity = arrival ? { value: arrival.value, part: areaOf(a.box) } : TOO_SMALL;
   } else if (parts.length) out.identity = NO_TRAITS;
   const joints = influence.pictures.find((p) => p.joints)?.joints;
   const pose = joints && poseOf(joints, aspect.reference);

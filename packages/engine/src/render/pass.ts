@@ -13,6 +13,7 @@ import type { MatchHelper } from '../synthesis/halves';
 import { synthesise } from '../synthesis/synthesise';
 import { looksOf, type ItemLook } from './foundAgain';
 import { colourLooks, type ColourLook } from './foundColours';
+import { lookCast, type LookCast } from './lookCast';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
 import { stageBetween, strengthOf, towards } from './startPicture';
@@ -40,6 +41,8 @@ export interface Pass {
   readonly brief: SceneBrief;
   readonly labels: Uint8Array;
   readonly figures: readonly FigureRecord[];
+  /** What the look did to all colours alike; absent where none lies over the picture. */
+  readonly cast?: LookCast;
   /** What can be seen of everything that the words name, and how it looked before any reference lay over it. */
   readonly seen: SceneSeen;
   readonly looks: readonly (ItemLook | undefined)[];
@@ -124,7 +127,11 @@ export function renderPass(
     checkpoint,
     onStep,
   });
-  return { ...done, picture: steady(begun ? towards(start, picture, () => strengthOf(change)) : picture) };
+  return {
+    ...done,
+    cast: lookCast(painted, picture),
+    picture: steady(begun ? towards(start, picture, () => strengthOf(change)) : picture),
+  };
 }
 
 /** The frame that a frame is held by: what was painted there, and the finished picture of it. */

@@ -15,6 +15,7 @@ import {
   type NotDrawn,
   type Picture,
   type TextSpan,
+  type TraitSheet,
   type Unasked,
   type UnderstoodSpan,
 } from '@urbild/core';
@@ -45,6 +46,8 @@ export interface MeasuredReference {
   readonly influence: string;
   /** Hashes of the descriptors of its pictures, with their parts of the weight. */
   readonly pictures: readonly { readonly descriptors: string; readonly weight: number }[];
+  /** What is known of others of the cast, who could be taken for whoever it shows. */
+  readonly people?: readonly TraitSheet[];
 }
 
 export interface RenderTask extends Stoppable {
@@ -213,7 +216,7 @@ async function measure(task: RenderTask, take: Descriptors, result: RenderResult
   if (!task.control) return {};
   const control = await controlOf(task.blobDir, task.control);
   const arrivals: Record<string, Arrival> = {};
-  for (const { influence, pictures } of task.references) {
+  for (const { influence, pictures, people } of task.references) {
     const asked = task.request.influences.find((i) => i.id === influence);
     if (!asked?.on || asked.weight === 0) continue;
     const parts = pictures.filter((p) => p.weight > 0);
@@ -223,9 +226,16 @@ async function measure(task: RenderTask, take: Descriptors, result: RenderResult
         parts.map(async (p) => ({ descriptors: await descriptorsOf(task.blobDir, p.descriptors), weight: p.weight })),
       ),
     );
-    const others = figureDistances(asked, result.figures, task.controlFigures ?? [], result.sheets[influence], {
-      picture: result.width / result.height,
-      reference: await aspectOf(task.blobDir, asked.pictures[0].content),
+    const others = figureDistances({
+      influence: asked,
+      take: result.figures,
+      control: task.controlFigures ?? [],
+      sheet: result.sheets[influence],
+      people,
+      aspect: {
+        picture: result.width / result.height,
+        reference: await aspectOf(task.blobDir, asked.pictures[0].content),
+      },
     });
     arrivals[influence] = measureArrival({
       gives: asked.gives,

@@ -114,7 +114,8 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     );
 
   const hair = colour('hair', person.hair.colour);
-  const style = hairStyle(person, choice('hair style', seenStyle(person.hair.style)) as SeenStyle);
+  const styles = pullsOn('hair style', (t) => t.choice);
+  const style = hairStyle(person, ruling(seenStyle(person.hair.style), styles) as SeenStyle, styles);
   const beard = choice('beard', person.beard ? 'yes' : 'no');
   const glasses = choice('glasses', person.glasses ? 'yes' : 'no');
   const { face, eyes, brow, nose, mouth } = person;
@@ -185,8 +186,11 @@ function ruling(own: string, pulls: readonly Pull<string>[]): string {
   return [...votes].reduce((best, v) => (v[1] > best[1] + 1e-9 ? v : best))[0];
 }
 
-const hairStyle = (person: Person, seen: SeenStyle): HairStyle =>
-  seenStyle(person.hair.style) === seen ? person.hair.style : (STYLE[seen] ?? person.hair.style);
+/** What references rule is worn alike in every picture, even where the words alone would have tied it in another way. */
+function hairStyle(person: Person, seen: SeenStyle, pulls: readonly Pull<string>[]): HairStyle {
+  const ruled = pulls.reduce((s, p) => s + (p.value === seen ? p.share : 0), 0) > 0.5;
+  return seenStyle(person.hair.style) === seen && !ruled ? person.hair.style : (STYLE[seen] ?? person.hair.style);
+}
 
 const wornHat = ({ hat }: Person): string => hat?.kind ?? 'none';
 

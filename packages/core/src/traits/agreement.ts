@@ -1,0 +1,36 @@
+import { traitDistance } from './apart';
+import type { TraitSheet } from './types';
+
+/** How well the pictures of a character agree. */
+export interface Agreement {
+  /** 0..1 */
+  readonly agreement: number;
+  /** Index of the picture that falls out, and how far off it is against the others' usual distance. */
+  readonly odd?: { readonly index: number; readonly times: number };
+}
+
+/** Whether pictures show one character, by their trait sheets; the odd one is named when it is far off. */
+export function agreementOf(sheets: readonly TraitSheet[]): Agreement {
+  const n = sheets.length;
+  if (n < 2) return { agreement: 1 };
+  const off = sheets.map((s, i) => {
+    const distances = sheets.flatMap((t, j) => (i === j ? [] : (traitDistance(s, t) ?? [])));
+    return distances.length ? distances.sort((a, b) => a - b)[distances.length >> 1] : 0;
+  });
+  const mean = off.reduce((a, b) => a + b, 0) / n;
+  // a picture that could hardly be read (a profile, a small face) is no witness against itself
+  const sureness = sheets.map((s) => {
+    const all = Object.values(s).map((t) => t.confidence);
+    return all.reduce((a, b) => a + b, 0) / Math.max(1, all.length);
+  });
+  const surest = Math.max(...sureness) || 1;
+  sureness.forEach((s, i) => (off[i] *= s / surest));
+  const index = off.indexOf(Math.max(...off));
+  const others = off.filter((_, i) => i !== index);
+  const usual = others.reduce((a, b) => a + b, 0) / Math.max(1, others.length);
+  const times = off[index] / Math.max(usual, 0.06);
+  return {
+    agreement: Math.max(0, 1 - 1.6 * mean),
+    ...(n > 2 && times > 1.6 && off[index] > 0.3 ? { odd: { index, times } } : {}),
+  };
+}
