@@ -24,6 +24,7 @@ import { JobsService } from './platform/jobs/jobs.service';
 import { Problem } from './platform/problems/problem';
 import { fieldErrors, ProblemFilter } from './platform/problems/problemFilter';
 import { DemoService } from './studio/demo.service';
+import { ReadAgainService } from './studio/readAgain.service';
 
 /** The OpenAPI document of the server. */
 export const openApiDocument = (app: INestApplication): OpenAPIObject =>
@@ -105,5 +106,6 @@ async function prepare(app: NestExpressApplication, config: Config): Promise<voi
   await upkeep.sweep();
   if (config.backups ?? true) upkeep.watch();
   await app.get(JobsService).start();
+  await app.get(ReadAgainService).begin();
   await app.get(DemoService).begin();
 }

@@ -2652,6 +2652,8 @@ export interface components {
             demo: components["schemas"]["DemoDto"];
             /** @description ids of the takes in the queue, in their order */
             line: string[];
+            /** @description pictures that wait to be looked at for who they show */
+            unread: number;
             /** @description the disk is full: the queue waits until there is room */
             waitsForRoom: boolean;
         };

@@ -21,7 +21,11 @@ const OVAL = [
   10, 338, 297, 332, 284, 251, 389, 356, 454, 323, 361, 288, 397, 365, 379, 378, 400, 377, 152, 148, 176, 149, 150, 136,
   172, 58, 132, 93, 234, 127, 162, 21, 54, 103, 67, 109,
 ];
-const MODEL = 'blazeface, facemesh, faceres, movenet-lightning';
+/**
+ * The models and the version of what reads people after them. Raised with every change of what is read: what an older one looked at is
+ * looked at again.
+ */
+export const READER = 'blazeface, facemesh, faceres, movenet-lightning, selfie; traits 2';
 
 /**
  * Lets the vision models look at a reference after it has come in: faces, joints, then the traits of whoever it shows. The
@@ -65,7 +69,7 @@ export class LookAtService implements JobHandler, OnModuleInit {
       ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))
       : null;
     const vision: Vision = {
-      model: seen ? MODEL : NO_MODEL,
+      model: seen ? READER : NO_MODEL,
       faces: (seen?.faces ?? []).map((f) => toFace(f, f === main ? read?.covered : undefined)),
       joints: seen?.joints ?? [],
       ...(read ? { traits: read.traits } : {}),

@@ -24,6 +24,7 @@ export class StudioDto {
   @ApiProperty({ type: EngineDto }) engine!: EngineDto;
   @ApiProperty({ type: DemoDto }) demo!: DemoDto;
   @ApiProperty({ type: [String], description: 'ids of the takes in the queue, in their order' }) line!: string[];
+  @ApiProperty({ description: 'pictures that wait to be looked at for who they show' }) unread!: number;
   @ApiProperty({ description: 'the disk is full: the queue waits until there is room' }) waitsForRoom!: boolean;
 }
 
@@ -46,6 +47,7 @@ export class StudioController {
       engine: { name, version, gives: [...gives] },
       demo: await this.demo.progress(this.em),
       line: await this.jobs.line('take'),
+      unread: await this.jobs.unfinished(this.em as never, 'look-at'),
       waitsForRoom: this.jobs.waitsForRoom,
     };
   }

@@ -7,12 +7,13 @@ import { TakesModule } from '../takes/takes.module';
 import { SeriesModule } from '../series/series.module';
 import { StudioController } from './studio.controller';
 import { DemoService } from './demo.service';
+import { ReadAgainService } from './readAgain.service';
 
 /** The studio as a whole: what it can do, and its demo. */
 @Module({
   imports: [LibraryModule, LooksModule, CastModule, MixesModule, TakesModule, SeriesModule],
   controllers: [StudioController],
-  providers: [DemoService],
-  exports: [DemoService],
+  providers: [DemoService, ReadAgainService],
+  exports: [DemoService, ReadAgainService],
 })
 export class StudioModule {}

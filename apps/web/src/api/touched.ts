@@ -39,6 +39,8 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
         { key: ['search'], wait: LATER },
         { key: keys.looks, holding: [id], below: true, wait: LATER },
         { key: keys.cast, holding: [id], below: true, wait: LATER },
+        // how many pictures are still unread
+        { key: keys.studio, wait: MUCH_LATER },
       ];
     case 'import':
       return [

@@ -38,7 +38,7 @@ export function TopBar() {
       </nav>
       <div className="ml-auto flex items-center gap-4">
         <span className="font-title text-lg font-semibold">{studio?.name}</span>
-        {studio && <Doing demo={studio.demo} waiting={studio.line.length} />}
+        {studio && <Doing demo={studio.demo} waiting={studio.line.length} unread={studio.unread} />}
         <TroubledJobs />
         <ShortcutsDialog />
       </div>
@@ -46,12 +46,15 @@ export function TopBar() {
   );
 }
 
-function Doing({ demo, waiting }: { demo: { done: number; total: number }; waiting: number }) {
+/** What the studio is busy with that matters most: its demo, takes, pictures that are looked at for who they show. */
+function Doing({ demo, waiting, unread }: { demo: { done: number; total: number }; waiting: number; unread: number }) {
   const drawing = demo.done < demo.total;
-  if (!drawing && !waiting) return null;
+  if (!drawing && !waiting && !unread) return null;
   const text = drawing
     ? `Drawing the demo studio, ${demo.done} of ${demo.total}`
-    : `${waiting} ${waiting === 1 ? 'take' : 'takes'} in line`;
+    : waiting
+      ? `${waiting} ${waiting === 1 ? 'take' : 'takes'} in line`
+      : `Looking at ${unread} ${unread === 1 ? 'picture' : 'pictures'}`;
   return (
     <span role="status" className="figures rounded-full border border-line bg-card px-3 py-1 text-sm text-muted">
       {text}

@@ -7,7 +7,7 @@ import { StudioStatus } from './StudioStatus';
 import { TopBar } from './TopBar';
 
 const studio = (fields: object = {}) => ({
-  'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 75, total: 75 }, line: [], ...fields },
+  'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 75, total: 75 }, line: [], unread: 0, ...fields },
   'GET /api/v1/jobs/troubled': [],
 });
 
@@ -24,7 +24,9 @@ describe('the bar above every view', () => {
   test.each([
     [{ demo: { done: 12, total: 75 }, line: ['a'] }, 'Drawing the demo studio, 12 of 75'],
     [{ line: ['a'] }, '1 take in line'],
-    [{ line: ['a', 'b', 'c'] }, '3 takes in line'],
+    [{ line: ['a', 'b', 'c'], unread: 4 }, '3 takes in line'],
+    [{ unread: 4 }, 'Looking at 4 pictures'],
+    [{ unread: 1 }, 'Looking at 1 picture'],
   ])('says what the studio does: %#', async (fields, text) => {
     answers(studio(fields));
     show(<TopBar />);
