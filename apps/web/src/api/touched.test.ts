@@ -59,10 +59,10 @@ test('a series that changed is read again with what is measured of it, and no ot
 
 test('a reference is read again with the looks that hold it, and what was read of those', async () => {
   expect(await readAgain({ type: 'reference', id: 'r1' })).toEqual(
-    sorted(keys.reference('r1'), keys.search('a'), keys.looks, keys.lookReading('l1', 1)),
+    sorted(keys.reference('r1'), keys.search('a'), keys.looks, keys.lookReading('l1', 1), keys.studio),
   );
   expect(await readAgain({ type: 'reference', id: 'r2' })).toEqual(
-    sorted(keys.reference('r2'), keys.search('a'), keys.cast),
+    sorted(keys.reference('r2'), keys.search('a'), keys.cast, keys.studio),
   );
 });
 
