@@ -110,7 +110,7 @@ async function run(): Promise<void> {
       const { data, info } = await large.toBuffer({ resolveWithObject: true });
       const start = performance.now();
       const seen = pictureFromRgba(new Uint8ClampedArray(data), info.width, info.height);
-      const { traits } = readTraits(seen, frameOfMesh(face.mesh, face.yaw), { part: face.part });
+      const { traits } = readTraits(seen, frameOfMesh(face.mesh, face.yaw), { part: face.part, mesh: face.mesh });
       own.took.push(performance.now() - start);
       own.take(traits, picture);
     }

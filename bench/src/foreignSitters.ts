@@ -46,7 +46,7 @@ export async function withReader<T>(work: (read: ReadPicture) => Promise<T>): Pr
       .toBuffer({ resolveWithObject: true });
     const picture = pictureFromRgba(new Uint8ClampedArray(data), info.width, info.height);
     if (!face) return undefined;
-    const { traits } = readTraits(picture, frameOfMesh(face.mesh, face.yaw), { part: face.part });
+    const { traits } = readTraits(picture, frameOfMesh(face.mesh, face.yaw), { part: face.part, mesh: face.mesh });
     return { traits, picture };
   };
   try {

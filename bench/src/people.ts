@@ -30,7 +30,11 @@ export async function peopleWatcher(width: number, height: number) {
       await writeFile(file, await sharp(Buffer.from(painted.rgba.buffer), raw).png().toBuffer());
       const [face] = (await vision.look(file)).faces;
       return face
-        ? { painted, face, read: readTraits(painted.picture, frameOfMesh(face.mesh, face.yaw), { part: face.part }) }
+        ? {
+            painted,
+            face,
+            read: readTraits(painted.picture, frameOfMesh(face.mesh, face.yaw), { part: face.part, mesh: face.mesh }),
+          }
         : { painted };
     },
     done: async (): Promise<void> => {

@@ -57,7 +57,8 @@ function found(family: ForeignFamily, made: FamilyPicture, seen: Seen): Foreign 
   const kind = kindBySight({ ...seen, plainBackground });
   const [main] = [...seen.faces].sort((a, b) => b.box[2] * b.box[3] - a.box[2] * a.box[3]);
   const read =
-    main && readTraits(resampleToLongSide(whole, READ), frameOfMesh(main.mesh, main.yaw), { part: main.part });
+    main &&
+    readTraits(resampleToLongSide(whole, READ), frameOfMesh(main.mesh, main.yaw), { part: main.part, mesh: main.mesh });
   const faces = seen.faces.map((f) => toFace(f, f === main ? read?.covered : undefined));
   return {
     family,

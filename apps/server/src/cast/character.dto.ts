@@ -1,6 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import {
-  ALL_TRAITS,
+  SAID_TRAITS,
   COLOUR_TRAITS,
   NUMBER_TRAITS,
   SLOTS,
@@ -28,7 +28,7 @@ import {
 import type { Character } from './character.entity';
 import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
-const TRAITS = ALL_TRAITS;
+const TRAITS = SAID_TRAITS;
 
 export class SheetItemDto {
   @ApiProperty() @IsId() referenceId!: string;

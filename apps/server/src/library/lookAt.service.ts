@@ -63,7 +63,11 @@ export class LookAtService implements JobHandler, OnModuleInit {
     const wantsFace = r.kind === 'face' || r.kind === 'character';
     const read =
       frame || wantsFace || main
-        ? await this.workers.run(TRAITS, { picture: file, face: frame, part: byHand ? undefined : main?.part })
+        ? await this.workers.run(TRAITS, {
+            ...{ picture: file, face: frame },
+            // a box by hand is not where the mesh lies
+            ...(byHand ? {} : { part: main?.part, mesh: main?.mesh }),
+          })
         : undefined;
     const faceHash = main
       ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { distancesToPeople } from '../traits/apart';
 import { STRANGERS } from '../traits/strangers';
-import type { TraitSheet } from '../traits/types';
+import type { Trait, TraitSheet } from '../traits/types';
 import { identityArrival } from './identityArrival';
 
-const colour = (L: number, a: number, b: number, confidence = 0.9) => ({ colour: [L, a, b] as const, confidence });
+const colour = (L: number, a: number, b: number, confidence = 0.9): Trait => ({ colour: [L, a, b], confidence });
 const choice = (value: string, confidence = 0.9) => ({ choice: value, confidence });
 const RED: TraitSheet = {
   hair: colour(0.5, 0.11, 0.09),

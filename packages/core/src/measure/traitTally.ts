@@ -1,4 +1,4 @@
-import { ALL_TRAITS, type Trait, type TraitName, type TraitSheet } from '../traits/types';
+import { SAID_TRAITS, type SaidTrait, type Trait, type TraitName, type TraitSheet } from '../traits/types';
 
 /** Traits that were read with less confidence count as not seen. */
 const SEEN = 0.2;
@@ -14,7 +14,7 @@ export interface ShownTraits {
 
 /** How one trait fared over several takes. */
 export interface TraitTally {
-  readonly trait: TraitName;
+  readonly trait: SaidTrait;
   /** Takes in which it could be seen. */
   readonly seen: number;
   /** Of these, takes in which it is the same as in most. */
@@ -38,7 +38,7 @@ function same(a: Trait, b: Trait): boolean {
  * decided them; traits that were seen in fewer than two takes are left out.
  */
 export function tallyTraits(takes: readonly ShownTraits[], reference: TraitSheet): TraitTally[] {
-  return ALL_TRAITS.flatMap((trait): TraitTally[] => {
+  return SAID_TRAITS.flatMap((trait): TraitTally[] => {
     const shown = takes.flatMap(({ traits, named }) => {
       const value = traits[trait];
       return value && value.confidence >= SEEN ? [{ value, named: named.has(trait) }] : [];

@@ -1,3 +1,4 @@
+import { shapeDistance } from './faceShape';
 import { ALL_TRAITS, NUMBER_TRAITS, type Trait, type TraitName, type TraitSheet } from './types';
 
 /**
@@ -24,10 +25,14 @@ const EXPONENT = 1.5;
 /** Colours that are quite different are somebody else's; still farther ones count a little more, so that coming nearer shows. */
 const farApart = (d: number): number => (d < 1 ? d : Math.min(1.5, 1 + 0.25 * (d - 1)));
 
+/** Faces whose contours are so far apart are not one, in distances between the eyes. */
+const OTHER_FACE = 0.2;
+
 /** How far apart two values of one trait are: 0 the same .. 1 quite different, colours up to 1.5. */
 function traitApart(s: Trait, t: Trait): number {
   if (s.colour && t.colour)
     return farApart(Math.hypot(...s.colour.map((v, k) => (v - t.colour![k]) * (k ? 1.5 : 0.8))) / 0.25);
+  if (s.shape && t.shape) return Math.min(1, shapeDistance(s.shape, t.shape) / OTHER_FACE);
   if (s.number !== undefined && t.number !== undefined) return Math.min(1, Math.abs(s.number - t.number) / 0.5);
   // a plait that was hardly seen contradicts nobody
   return s.choice === t.choice ? 0 : Math.min(1, 1.25 * Math.min(s.confidence, t.confidence));

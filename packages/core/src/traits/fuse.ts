@@ -1,4 +1,5 @@
 import type { Lab } from '../colour/oklab';
+import { fuseShapes } from './faceShape';
 import { ALL_TRAITS, type Trait, type TraitName, type TraitSheet } from './types';
 
 /** The value below which half of the weight lies, each value standing for the middle of its weight; in between, a mixture. */
@@ -39,6 +40,8 @@ export function fuseTraits(sheets: readonly TraitSheet[], corrected: TraitSheet 
       const colour: Lab = [axis(0), axis(1), axis(2)];
       const spread = read.reduce((s, t) => s + Math.hypot(...t.colour!.map((v, k) => v - colour[k])), 0) / read.length;
       out[name] = { colour, confidence: certainty * Math.exp(-spread / 0.12) };
+    } else if (read[0].shape) {
+      out[name] = { shape: fuseShapes(read.map((t) => t.shape!)), confidence: certainty };
     } else if (read[0].number !== undefined) {
       out[name] = {
         number: weightedMedian(read.map((t) => [t.number!, t.confidence] as const)),

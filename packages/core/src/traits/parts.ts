@@ -14,6 +14,7 @@ export const PART_OF_TRAIT: Readonly<Partial<Record<TraitName, IdentityPart>>> =
   'brow thickness': 'face',
   'nose length': 'face',
   'mouth fullness': 'face',
+  'face shape': 'face',
   hair: 'hair',
   'hair style': 'hair',
   'hair length': 'hair',

@@ -1,4 +1,5 @@
 import type { Lab } from '../colour/oklab';
+import type { FaceShape } from './faceShape';
 
 /** Traits that are colours, OKLab. */
 export const COLOUR_TRAITS = ['skin', 'hair', 'eyes', 'lips', 'upper', 'lower', 'hat', 'body'] as const;
@@ -14,19 +15,28 @@ export const NUMBER_TRAITS = [
 /** Traits that are one of several words. */
 export const CHOICE_TRAITS = ['hair style', 'hair length', 'headwear', 'beard', 'glasses', 'build', 'species'] as const;
 
+/** Traits that are contours. */
+export const SHAPE_TRAITS = ['face shape'] as const;
+
 export type ColourTrait = (typeof COLOUR_TRAITS)[number];
 export type NumberTrait = (typeof NUMBER_TRAITS)[number];
 export type ChoiceTrait = (typeof CHOICE_TRAITS)[number];
-export type TraitName = ColourTrait | NumberTrait | ChoiceTrait;
+export type ShapeTrait = (typeof SHAPE_TRAITS)[number];
+/** Traits that can be said in a word, a number or a colour. */
+export type SaidTrait = ColourTrait | NumberTrait | ChoiceTrait;
+export type TraitName = SaidTrait | ShapeTrait;
 
-/** All traits: colours, numbers, choices. */
-export const ALL_TRAITS: readonly TraitName[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
+/** All of them. */
+export const SAID_TRAITS: readonly SaidTrait[] = [...COLOUR_TRAITS, ...NUMBER_TRAITS, ...CHOICE_TRAITS];
+/** All traits: colours, numbers, choices, shapes. */
+export const ALL_TRAITS: readonly TraitName[] = [...SAID_TRAITS, ...SHAPE_TRAITS];
 
-/** One trait with what it rests on. Exactly one of colour, number and choice is there, as its name says. */
+/** One trait with what it rests on. Exactly one of colour, number, choice and shape is there, as its name says. */
 export interface Trait {
   readonly colour?: Lab;
   readonly number?: number;
   readonly choice?: string;
+  readonly shape?: FaceShape;
   /** 0 a guess .. 1 certain; 1 for what a person set. */
   readonly confidence: number;
   /** Set by a person: new pictures do not change it. */

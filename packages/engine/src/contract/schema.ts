@@ -8,7 +8,10 @@ import {
   MAX_AREAS,
   MAX_EMPHASES,
   MAX_INFLUENCES,
+  FACE_CONTOURS,
+  FACE_REACH,
   NUMBER_TRAITS,
+  SHAPE_TRAITS,
   SETTINGS,
   schemaOf,
   USUAL_FEATHER,
@@ -71,6 +74,23 @@ const trait = (value: Record<string, JsonSchema>, required: string[] = []): Json
   ...(required.length ? { required } : {}),
   properties: { ...value, confidence: number(0, 1, 1) },
 });
+/** Contours of half a face, as FACE_CONTOURS says. */
+const faceShape = object(
+  Object.fromEntries(
+    Object.entries(FACE_CONTOURS).map(([name, points]) => [
+      name,
+      {
+        ...list(
+          tuple(2, number(-FACE_REACH, FACE_REACH), 'two numbers, in distances between the eyes'),
+          points,
+          points,
+        ),
+        title: 'points',
+      },
+    ]),
+  ),
+  Object.keys(FACE_CONTOURS),
+);
 const traits = object(
   Object.fromEntries([
     ...COLOUR_TRAITS.map((name) => [
@@ -79,6 +99,7 @@ const traits = object(
     ]),
     ...NUMBER_TRAITS.map((name) => [name, trait({ number: number(0, 4, 1) })]),
     ...CHOICE_TRAITS.map((name) => [name, trait({ choice: text() }, ['choice'])]),
+    ...SHAPE_TRAITS.map((name) => [name, trait({ shape: faceShape }, ['shape'])]),
   ]) as Record<string, JsonSchema>,
   [],
   'trait',

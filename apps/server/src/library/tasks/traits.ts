@@ -8,12 +8,14 @@ export interface TraitsTask {
   readonly face?: FaceFrame;
   /** What a segmentation model says of the part around that face. */
   readonly part?: SegmentedPart;
+  /** Points of the face mesh, parts of the picture. */
+  readonly mesh?: readonly (readonly [number, number])[];
 }
 
 /** A face may be a small part of a picture: it is read larger than all else. */
 const SIDE = 1024;
 
 /** Reads the traits of whoever a picture shows. */
-export async function traits({ picture, face, part }: TraitsTask): Promise<ReadTraits> {
-  return readTraits(await measurable(sharp(picture), SIDE), face, { part });
+export async function traits({ picture, face, part, mesh }: TraitsTask): Promise<ReadTraits> {
+  return readTraits(await measurable(sharp(picture), SIDE), face, { part, mesh });
 }

@@ -15,10 +15,12 @@ import {
   type Lch,
   type NumberTrait,
   type PersonBrief,
+  type Trait,
   type TraitName,
   type TraitSheet,
 } from '@urbild/core';
 import { SEEN_HATS, seenStyle, type SeenStyle } from '../../traits/kinds';
+import { withShape, type ShapePull } from './fromShape';
 import { HATS, type HairStyle, type Person } from './person';
 
 /** What pulls on one person's traits: the sheets of the references, each with its share of every part of the identity. */
@@ -84,7 +86,7 @@ interface Pull<T> {
  */
 export function withTraits(person: Person, brief: PersonBrief, { sources, over, words }: TraitPulls): Person {
   const said = namedTraits(brief);
-  const pullsOn = <T>(name: TraitName, value: (t: NonNullable<TraitSheet[TraitName]>) => T | undefined): Pull<T>[] => {
+  const pullsOn = <T>(name: TraitName, value: (t: Trait, sheet: TraitSheet) => T | undefined): Pull<T>[] => {
     const part = PART_OF_TRAIT[name];
     if (!part) return [];
     const total = sources.reduce((s, one) => s + one.shares[part], 0);
@@ -93,7 +95,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     const held = said.has(name) ? shareAgainstNamedTrait(pull, words) : total;
     return sources.flatMap(({ sheet, shares }) => {
       const trait = sheet[name];
-      const v = trait && value(trait);
+      const v = trait && value(trait, sheet);
       const share = trait ? (held * shares[part]) / total : 0;
       return v !== undefined && share > 0
         ? [{ value: v, share: share * smoothstep(UNSURE[0], UNSURE[1], trait!.confidence) }]
@@ -106,7 +108,11 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
       pullsOn(name, (t) => t.colour),
     );
   const number = (name: NumberTrait, own: number): number =>
-    pullsOn(name, (t) => t.number).reduce((sum, p) => sum + p.share * (p.value - own), own);
+    // who has a face of their own has its numbers in it
+    pullsOn(name, (t, sheet) => (sheet['face shape'] && !t.locked ? undefined : t.number)).reduce(
+      (sum, p) => sum + p.share * (p.value - own),
+      own,
+    );
   const choice = (name: ChoiceTrait, own: string): string =>
     ruling(
       own,
@@ -118,7 +124,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
   const style = hairStyle(person, ruling(seenStyle(person.hair.style), styles) as SeenStyle, styles);
   const beard = choice('beard', person.beard ? 'yes' : 'no');
   const glasses = choice('glasses', person.glasses ? 'yes' : 'no');
-  const { face, eyes, brow, nose, mouth } = person;
+  const { face, eyes, brow, nose, mouth } = withShape(person, shapePulls(sources), over.face);
   const top = { ...person.top, colour: colour('upper', person.top.colour) };
   const bottom = { ...person.bottom, colour: colour('lower', person.bottom.colour) };
   const ruled = pullsOn('upper', (t) => t.colour).reduce((s, p) => s + p.share, 0) > 0.5;
@@ -193,6 +199,12 @@ function hairStyle(person: Person, seen: SeenStyle, pulls: readonly Pull<string>
 }
 
 const wornHat = ({ hat }: Person): string => hat?.kind ?? 'none';
+
+/** The faces that act on somebody. */
+const shapePulls = (sources: TraitPulls['sources']): ShapePull[] =>
+  sources.flatMap(({ sheet: { 'face shape': face }, shares }) =>
+    face?.shape ? [{ shape: face.shape, share: shares.face, sure: face.confidence }] : [],
+  );
 
 /** Nothing where the choice is "none", or one that a person made up. */
 function hatOf(person: Person, choice: string, colour: (own: Lch) => Lch): Person['hat'] {

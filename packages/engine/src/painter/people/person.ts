@@ -55,6 +55,8 @@ export interface Person {
     readonly jaw: number;
     readonly cheek: number;
     readonly chin: number;
+    /** Factors of its half width at heights of the head (-0.5 the crown .. 0.5 the chin), from above down. */
+    readonly outline?: readonly (readonly [y: number, factor: number])[];
   };
   readonly eyes: {
     readonly size: number;
@@ -62,10 +64,32 @@ export interface Person {
     readonly colour: Lch;
     readonly tilt: number;
     readonly lashes: boolean;
+    /** Height of the open eye against the usual (1). */
+    readonly open?: number;
   };
-  readonly brow: { readonly colour: Lch; readonly thickness: number; readonly arch: number; readonly angle: number };
-  readonly nose: { readonly length: number; readonly width: number; readonly snub: number; readonly hook: number };
-  readonly mouth: { readonly width: number; readonly fullness: number; readonly colour: Lch };
+  readonly brow: {
+    readonly colour: Lch;
+    readonly thickness: number;
+    readonly arch: number;
+    readonly angle: number;
+    /** How much higher than usual, in head heights. */
+    readonly lift?: number;
+  };
+  readonly nose: {
+    readonly length: number;
+    readonly width: number;
+    readonly snub: number;
+    readonly hook: number;
+    /** How far down it reaches against the usual (1). */
+    readonly reach?: number;
+  };
+  readonly mouth: {
+    readonly width: number;
+    readonly fullness: number;
+    readonly colour: Lch;
+    /** How much lower than usual, in head heights. */
+    readonly drop?: number;
+  };
   readonly freckles: boolean;
   readonly wrinkles: boolean;
   readonly blush: number;

@@ -38,7 +38,7 @@ export function paintEyes(f: FigureFrame, m: HeadModel, motion: FaceMotion, tone
     if (visible < SEEN) continue;
     const centre = m.on(side * APART * eyes.spacing, 0.035, -0.012);
     const hw = 0.074 * eyes.size * Math.max(0.42, Math.min(1, visible * 1.04));
-    const hh = 0.05 * eyes.size * clamp(motion.lids, 0.12, 1.25);
+    const hh = 0.05 * eyes.size * (eyes.open ?? 1) * clamp(motion.lids, 0.12, 1.25);
     const at = (u: number, w: number): Point => {
       const p = m.offset(centre, u * hw, w);
       return [p[0], p[1] - u * hw * eyes.tilt * side * 1.2];

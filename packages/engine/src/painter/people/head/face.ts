@@ -32,7 +32,7 @@ export function paintBlush(f: FigureFrame, m: HeadModel, { shade }: SkinTones): 
 
 export function paintBrows(f: FigureFrame, m: HeadModel, motion: FaceMotion): void {
   const { brow } = f.person;
-  const y = -0.082 - motion.browLift * 0.035;
+  const y = -0.082 - (brow.lift ?? 0) - motion.browLift * 0.035;
   const angle = motion.browAngle * 0.03 + brow.angle * 0.4;
   for (const side of [-1, 1]) {
     if (m.facing(side * 24) < 0.16) continue;
@@ -52,6 +52,9 @@ export function paintBrows(f: FigureFrame, m: HeadModel, motion: FaceMotion): vo
   }
 }
 
+/** Where a nose begins, in head heights. */
+const BRIDGE = -0.02;
+
 /** A nose: its marks on the head, from the bridge to what is under it. */
 interface Nose {
   readonly f: FigureFrame;
@@ -66,7 +69,8 @@ interface Nose {
 }
 
 export function paintNose(f: FigureFrame, m: HeadModel, tones: SkinTones): void {
-  const { width, snub, hook } = f.person.nose;
+  const { width, snub, hook, reach = 1 } = f.person.nose;
+  const down = (y: number) => BRIDGE + (y - BRIDGE) * reach;
   const { line } = tones;
   if (f.detail === 0 || f.head < 60) {
     if (m.profile < 0.5)
@@ -78,19 +82,20 @@ export function paintNose(f: FigureFrame, m: HeadModel, tones: SkinTones): void 
   if (m.profile >= 0.5) return noseFromTheSide(f, m, tones);
   const nose: Nose = {
     ...{ f, m, tones },
-    tip: m.on(0, 0.165 - snub * 0.012 + hook * 0.03, m.noseLength),
-    under: m.on(0, 0.232, 0.015),
-    bridge: m.on(0, -0.02),
-    middle: m.on(0, 0.08, m.noseLength * 0.42 + hook * 0.03),
-    near: m.on(-9.5 * width, 0.205, 0.015),
-    far: m.on(9.5 * width, 0.205, 0.015),
+    tip: m.on(0, down(0.165) - snub * 0.012 + hook * 0.03, m.noseLength),
+    under: m.on(0, down(0.232), 0.015),
+    bridge: m.on(0, BRIDGE),
+    middle: m.on(0, down(0.08), m.noseLength * 0.42 + hook * 0.03),
+    near: m.on(-9.5 * width, down(0.205), 0.015),
+    far: m.on(9.5 * width, down(0.205), 0.015),
   };
   const turned = Math.abs(m.sin);
   if (turned > 0.2) noseTurned(nose);
   else noseInFront(nose);
   noseBase(nose, turned);
   for (const s of [-1, 1])
-    if (!(turned > 0.35 && s > 0)) nostril(f, tones, m.on(s * 5.5 * width, 0.222, 0.012), [0.013 * width, 0.0075, 0]);
+    if (!(turned > 0.35 && s > 0))
+      nostril(f, tones, m.on(s * 5.5 * width, down(0.222), 0.012), [0.013 * width, 0.0075, 0]);
 }
 
 function nostril(
@@ -194,7 +199,7 @@ function noseBase({ f, tones: { line }, under, near, far }: Nose, turned: number
 export function paintMouth(f: FigureFrame, m: HeadModel, motion: FaceMotion, { skin, line }: SkinTones): void {
   const { width, fullness, colour } = f.person.mouth;
   const half = 17 * width * (1 + motion.smile * 0.14) * (motion.round ? 0.6 : 1);
-  const y = 0.315;
+  const y = 0.315 + (f.person.mouth.drop ?? 0);
   const lift = -0.028 * motion.smile;
   const profile = m.profile > 0.5;
   const angles: number[] = [];

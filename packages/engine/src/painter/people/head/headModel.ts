@@ -3,6 +3,8 @@ import { spline } from '../../geometry/curve';
 import type { Point } from '../../geometry/point';
 import type { Person } from '../person';
 
+/** From here up a face is as wide as it is; below, its own outline says. */
+const CHEEKS = 0.12;
 const DEGREE = Math.PI / 180;
 
 /** A smooth curve through knots `[y, value]`, as a function of y. */
@@ -29,6 +31,7 @@ export class HeadModel {
   readonly #half: (y: number) => number;
   readonly #front: (y: number) => number;
   readonly #back: (y: number) => number;
+  readonly #outline: (y: number) => number;
 
   /** `yaw` and `roll` in degrees; (cx, cy) the head's middle in figure units. */
   constructor(
@@ -38,7 +41,7 @@ export class HeadModel {
     yaw: number,
     roll: number,
   ) {
-    const { jaw, cheek, chin } = person.face;
+    const { jaw, cheek, chin, outline } = person.face;
     this.yaw = yaw;
     this.sin = Math.sin(yaw * DEGREE);
     this.cos = Math.cos(yaw * DEGREE);
@@ -46,6 +49,7 @@ export class HeadModel {
     this.away = this.cos < -0.25;
     this.#cosRoll = Math.cos(roll * DEGREE);
     this.#sinRoll = Math.sin(roll * DEGREE);
+    this.#outline = outline ? table([[CHEEKS, 1], ...outline]) : () => 1;
     this.#half = smoothTable([
       [-0.5, 0],
       [-0.485, 0.12],
@@ -96,7 +100,7 @@ export class HeadModel {
   }
 
   half(y: number): number {
-    return this.#half(clamp(y, -0.5, 0.5)) * this.person.face.width;
+    return this.#half(clamp(y, -0.5, 0.5)) * this.person.face.width * this.#outline(y);
   }
 
   front(y: number): number {
@@ -109,9 +113,9 @@ export class HeadModel {
 
   /** How far the midline stands out at a height: nose, lips, chin. */
   noseProfile(y: number): number {
-    const { snub, hook } = this.person.nose;
+    const { snub, hook, reach = 1 } = this.person.nose;
     const { fullness } = this.person.mouth;
-    const t = (y + 0.03) / 0.265;
+    const t = (y + 0.03) / (0.265 * reach);
     let out = 0;
     if (t > 0 && t < 1) {
       const rise = Math.pow(t, 1.5 + snub * 0.9 - hook * 0.7);
