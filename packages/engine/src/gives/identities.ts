@@ -13,6 +13,7 @@ import {
 import type { TraitPulls } from '../painter/people/fromTraits';
 import type { RequestInfluence } from '../contract/request';
 import type { ShareRecord } from '../contract/result';
+import { imaginedColours } from './imagined';
 import { readTraits } from '../traits/readTraits';
 
 /** The pulls on every person and creature of a brief, by the index of the entity, and the shares behind them. */
@@ -67,7 +68,8 @@ export function decideIdentities(
       // a hint of somebody is half of them
       const by = influence.reading === 'hint' ? 0.5 : 1;
       const shares = Object.fromEntries(IDENTITY_PARTS.map((p) => [p, parts[p].influences[k] * by]));
-      return [{ sheet, shares: shares as Record<IdentityPart, number> }];
+      const imagined = imaginedColours(influence, sheet);
+      return [{ sheet, imagined, shares: shares as Record<IdentityPart, number> }];
     });
     if (!sources.length) continue;
     IDENTITY_PARTS.forEach((part) => log.push({ channel: 'identity', subject, part, from: 0, to: 1, ...parts[part] }));

@@ -27,6 +27,8 @@ import { HATS, type HairStyle, type Person } from './person';
 export interface TraitPulls {
   readonly sources: readonly {
     readonly sheet: TraitSheet;
+    /** What is made up of them where nothing is known and the words say nothing. */
+    readonly imagined?: TraitSheet;
     /** 0..1, one per part; those of all sources and the words sum to 1. */
     readonly shares: Readonly<Record<IdentityPart, number>>;
   }[];
@@ -93,8 +95,8 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     if (total <= 0) return [];
     const pull = over[part] > 1 ? over[part] : total;
     const held = said.has(name) ? shareAgainstNamedTrait(pull, words) : total;
-    return sources.flatMap(({ sheet, shares }) => {
-      const trait = sheet[name];
+    return sources.flatMap(({ sheet, imagined, shares }) => {
+      const trait = (said.has(name) ? undefined : imagined?.[name]) ?? sheet[name];
       const v = trait && value(trait, sheet);
       const share = trait ? (held * shares[part]) / total : 0;
       return v !== undefined && share > 0

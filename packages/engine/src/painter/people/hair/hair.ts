@@ -32,7 +32,7 @@ export function paintBackHair(f: FigureFrame, m: HeadModel): void {
   if (style === 'bun')
     f.shape(
       HAIR,
-      ellipse(m.place(-0.42 * m.sin, 0)[0], m.place(0, -0.5 + 0.25 * Math.abs(m.sin))[1], 0.2, 0.18, 0, 20),
+      ellipse(m.place(-0.5 * m.sin, 0)[0], m.place(0, -0.52 + 0.26 * m.sin ** 2)[1], 0.2, 0.18, 0, 20),
       colour,
       { strokes: 0.5 },
     );
