@@ -1,7 +1,7 @@
 /**
  * npm run bench:ranking -- [--keep DIR --looks none,wet washes,dabs]: twelve people of foreign families, each in three scenes in the house
- * medium and in two foreign looks: how often the measure puts the right one first of the twelve. With --keep, sheets for eyes: the people,
- * the plates with their names, and the plates shuffled under numbers, their key apart.
+ * medium and in two foreign looks: how often the measure puts the right one first of the twelve; two of them in one plate; four of them at
+ * rising weights. With --keep, sheets for eyes: the people, the plates with their names, the plates shuffled under numbers, their key apart.
  */
 import {
   distancesToPeople,
@@ -20,6 +20,8 @@ import { parseArgs } from 'util';
 import { sitters, withReader, type Sitter } from './foreignSitters';
 import { holds, told, type Line } from './honest/line';
 import { sheetOfTiles, type Tile } from './tiles';
+import { twoPeople } from './twoPeople';
+import { weightsOfPeople } from './weightsOfPeople';
 
 const PEOPLE = 12;
 const PICTURES = 4;
@@ -107,7 +109,6 @@ const tile = ({ result: { rgba } }: Plate, label: string): Tile => ({ rgba, widt
 
 /** Sheets for eyes: what belongs to whom, and the same without names. */
 async function keep(dir: string, look: string, all: readonly Plate[], people: readonly Sitter[]): Promise<void> {
-  await mkdir(dir, { recursive: true });
   const faces = people.map(({ name, rgba: [first] }, k): Tile => ({ ...first, label: `${k + 1} ${name}` }));
   await sheetOfTiles(path.join(dir, 'people.png'), faces, { columns: 6, side: 200 });
   const named = all.map((p) => tile(p, `${p.who + 1}: rank ${p.rank}`));
@@ -127,7 +128,8 @@ async function run(): Promise<void> {
   });
   const people = await withReader((read) => sitters(read, PEOPLE, PICTURES));
   for (const { name, sheets } of people) console.log(`  ${name.padEnd(22)} read in ${sheets.length} of ${PICTURES}`);
-  const lines: Line[] = [];
+  if (values.keep) await mkdir(values.keep, { recursive: true });
+  const lines: Line[] = [await twoPeople(people, values.keep), await weightsOfPeople(people, values.keep)];
   for (const look of values.looks.split(',')) {
     const all = await plates(people, look);
     const first = all.filter((p) => p.rank === 1).length;

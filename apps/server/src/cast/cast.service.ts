@@ -162,6 +162,7 @@ export class CastService {
         width: 480,
         height: 600,
         seed: 101 + 37 * k,
+        variant: 1 + k,
       });
       const hash = await this.blobs.put(png);
       out.push({ hash, pictureUrl: blobUrl(hash) });

@@ -11,11 +11,15 @@ export interface PaintTask {
   readonly width: number;
   readonly height: number;
   readonly seed: number;
+  /** Which of all people whom the words fit; the usual one when absent. */
+  readonly variant?: number;
 }
 
 /** Paints a plate of the demo world from words. */
 export async function paint(task: PaintTask): Promise<{ png: Uint8Array }> {
-  const { width, height, seed, medium, palette } = task;
-  const stage = paintStage(understand(task.prompt), { width, height, seed, medium, palette });
+  const { width, height, seed, medium, palette, variant } = task;
+  const brief = understand(task.prompt);
+  const entities = brief.entities.map((e) => (e.kind === 'person' && variant ? { ...e, variant } : e));
+  const stage = paintStage({ ...brief, entities }, { width, height, seed, medium, palette });
   return { png: await encodePng(stage) };
 }

@@ -1,4 +1,5 @@
 import { COLOUR_VALUES, hashText, mixLch, Random, type Lch, type PersonBrief } from '@urbild/core';
+import { withInventedFace } from './inventedFace';
 import type { HairStyle, Person, TopKind } from './person';
 
 const USUAL_SKINS: readonly Lch[] = [
@@ -54,9 +55,14 @@ export function seedOf(
   );
 }
 
-/** Somebody nobody has seen before: proportions by age and sex, the rest by chance. */
+/** Somebody nobody has seen before: proportions by age and sex, the rest by chance. One of several has a face of their own. */
 export function invented(brief: PersonBrief, nth: number): Person {
-  const r = new Random(seedOf(brief, nth));
+  const seed = seedOf(brief, nth);
+  return brief.variant ? withInventedFace(usual(brief, seed), seed ^ 0x5f3c) : usual(brief, seed);
+}
+
+function usual(brief: PersonBrief, seed: number): Person {
+  const r = new Random(seed);
   const age = brief.age ?? 'grown';
   const woman = brief.sex ? brief.sex === 'woman' : r.chance(0.5);
   const child = age === 'child';
