@@ -1540,6 +1540,8 @@ export interface components {
             checks: components["schemas"]["CheckDto"][];
             checkState: components["schemas"]["CheckState"];
             visionState: components["schemas"]["VisionState"];
+            /** @description the head, with what was taken for skin, hair and clothes tinted */
+            headUrl?: string;
             /**
              * @description the view of its face
              * @example three-quarter

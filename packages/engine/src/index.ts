@@ -16,6 +16,7 @@ export { matchRegion, type RegionTask } from './synthesis/matchRegion';
 export { threadKernel } from './synthesis/kernel';
 export { planSynthesis, type ReadInfluence, type SynthesisPlan } from './synthesis/plan';
 export { frameOfBox, frameOfMesh, type FaceFrame } from './traits/frame';
+export { headPicture, type HeadSeen } from './traits/headPicture';
 export { readTraits, type ReadTraits } from './traits/readTraits';
 export { headPartOf, type SegmentedPart } from './understand/matte/matte';
 export { traitTruth, type TraitTruth } from './traits/truth';

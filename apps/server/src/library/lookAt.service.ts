@@ -77,6 +77,7 @@ export class LookAtService implements JobHandler, OnModuleInit {
       faces: (seen?.faces ?? []).map((f) => toFace(f, f === main ? read?.covered : undefined)),
       joints: seen?.joints ?? [],
       ...(read ? { traits: read.traits } : {}),
+      ...(read?.headPicture ? { head: await this.blobs.put(Buffer.from(read.headPicture)) } : {}),
     };
     const visionState = visionStateOf(vision, byHand !== undefined, r.kind);
     await em.refresh(r);

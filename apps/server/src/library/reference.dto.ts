@@ -105,6 +105,8 @@ export class ReferenceDto {
   @ApiProperty({ type: [CheckDto] }) checks!: CheckDto[];
   @ApiProperty({ enum: STATES, enumName: 'CheckState' }) checkState!: CheckState;
   @ApiProperty({ enum: VISION, enumName: 'VisionState' }) visionState!: VisionState;
+  @ApiProperty({ required: false, description: 'the head, with what was taken for skin, hair and clothes tinted' })
+  headUrl?: string;
   @ApiProperty({ required: false, description: 'the view of its face', example: 'three-quarter' }) view?: string;
   @ApiProperty({
     enum: SLOTS,
@@ -252,6 +254,7 @@ export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
     checks: r.checks,
     checkState: r.checkState,
     visionState: r.visionState,
+    headUrl: r.vision?.head ? blobUrl(r.vision.head) : undefined,
     view: face?.yaw === undefined ? undefined : viewOf(face.yaw),
     slot: slotSeen(r),
     prompts: r.reading ? promptsFor(r.reading, seen) : [],

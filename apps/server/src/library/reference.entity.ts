@@ -45,6 +45,8 @@ export interface Vision {
   readonly joints: readonly Joint[];
   /** Of its main person or creature. */
   readonly traits?: TraitSheet;
+  /** Hash of a picture of its head with what was taken for skin, hair and clothes. */
+  readonly head?: string;
 }
 
 /** What a person set right by hand; it goes before what was read. */
@@ -107,7 +109,7 @@ export const ReferenceEntity = defineEntity({
     checks: p.json<Check[]>(),
     checkState: p.string().$type<CheckState>(),
     reading: p.json<PictureReading>().nullable(),
-    vision: p.json<Vision>().nullable(),
+    vision: p.json<Vision>().nullable().comment(NAMES_BLOBS_INSIDE),
     visionState: p.string().$type<VisionState>(),
     /** Mesh and identity vector of the main face, as JSON bytes. */
     faceHash: p.string().nullable().comment(NAMES_BLOB),

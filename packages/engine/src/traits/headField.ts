@@ -6,6 +6,12 @@ import { placeFrame, type FaceFrame } from './frame';
 const STEP = 0.06;
 const REACH = { beside: 2.4, above: 2.2, below: 3.6 } as const;
 
+/** How many cells every field has. */
+export const headSize = {
+  columns: Math.round((2 * REACH.beside) / STEP) + 1,
+  rows: Math.round((REACH.above + REACH.below) / STEP) + 1,
+} as const;
+
 /** A head and what is around it on a grid in the face's own measure, so that size, place and tilt in the picture do not matter. */
 export interface HeadField {
   readonly columns: number;
@@ -31,8 +37,7 @@ export const CELL_AREA = STEP * STEP;
 export function headField(picture: Picture, frame: FaceFrame, matte: Matte): HeadField {
   const { width, height, planes } = picture;
   const [L, A, B] = planes;
-  const columns = Math.round((2 * REACH.beside) / STEP) + 1;
-  const rows = Math.round((REACH.above + REACH.below) / STEP) + 1;
+  const { columns, rows } = headSize;
   const { at } = placeFrame(frame, width, height);
   const lab: Lab[] = [];
   const alpha = new Float32Array(columns * rows);

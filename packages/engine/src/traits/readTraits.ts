@@ -16,6 +16,7 @@ import { colourGap, commonColour, coloursIn, evened, faceFeatures, type FaceFeat
 import type { FaceFrame } from './frame';
 import { hairSeen } from './hairSeen';
 import { headField } from './headField';
+import type { HeadSeen } from './headPicture';
 import { CAUTION, FACE_NUMBERS, fromSpreads, type SeenStyle } from './kinds';
 import { lightStats } from './light';
 import { lightAround, sightOf, type Looked } from './looked';
@@ -28,6 +29,8 @@ export interface ReadTraits {
   readonly traits: TraitSheet;
   /** Part of the face that something covers, 0..1; absent without a face. */
   readonly covered?: number;
+  /** What was taken for skin, hair and clothes; absent where figure and ground were not told apart. */
+  readonly head?: HeadSeen;
 }
 
 /**
@@ -74,9 +77,9 @@ export function readTraits(
   const even = evened(picture, frame);
   const matte = exact ? undefined : matteOf(picture, frame, part);
   const tinted = colourful(picture);
-  const { traits, covered } = readFace({ picture: even, frame, exact, matte, tinted, light: lightStats(picture) });
+  const { traits, ...seen } = readFace({ picture: even, frame, exact, matte, tinted, light: lightStats(picture) });
   const shape = mesh && meshShape(mesh, frame.yaw, picture);
-  return { traits: shape ? { ...traits, 'face shape': { shape, confidence: FORM * tinted } } : traits, covered };
+  return { traits: shape ? { ...traits, 'face shape': { shape, confidence: FORM * tinted } } : traits, ...seen };
 }
 
 function readFace(looked: Looked): ReadTraits {
@@ -109,7 +112,11 @@ function readFace(looked: Looked): ReadTraits {
     traits[FACE_NUMBERS[k]] = { number, confidence: 0.5 * sight };
   });
   Object.assign(traits, faceColours(looked, features, { field, hair, bald: style === 'bald', hat }));
-  return { traits, covered: coveredPart(picture, frame, features.skin) };
+  return {
+    traits,
+    covered: coveredPart(picture, frame, features.skin),
+    ...(hair ? { head: { frame: at, parts: hair.parts } } : {}),
+  };
 }
 
 /** Where else the face may lie, in distances from eyes to chin, and how long that distance may be. */

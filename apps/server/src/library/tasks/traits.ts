@@ -1,4 +1,4 @@
-import { readTraits, type FaceFrame, type ReadTraits, type SegmentedPart } from '@urbild/engine';
+import { headPicture, readTraits, type FaceFrame, type ReadTraits, type SegmentedPart } from '@urbild/engine';
 import sharp from 'sharp';
 import { measurable } from '../../platform/pictures/decode';
 
@@ -12,10 +12,23 @@ export interface TraitsTask {
   readonly mesh?: readonly (readonly [number, number])[];
 }
 
+/** What was read. */
+export interface TraitsRead extends Omit<ReadTraits, 'head'> {
+  /** The head with what was taken for skin, hair and clothes, as WebP; absent where that was not told apart. */
+  readonly headPicture?: Uint8Array;
+}
+
 /** A face may be a small part of a picture: it is read larger than all else. */
 const SIDE = 1024;
 
 /** Reads the traits of whoever a picture shows. */
-export async function traits({ picture, face, part, mesh }: TraitsTask): Promise<ReadTraits> {
-  return readTraits(await measurable(sharp(picture), SIDE), face, { part, mesh });
+export async function traits({ picture, face, part, mesh }: TraitsTask): Promise<TraitsRead> {
+  const seen = await measurable(sharp(picture), SIDE);
+  const { head, ...read } = readTraits(seen, face, { part, mesh });
+  if (!head) return read;
+  const { rgba, width, height } = headPicture(seen, head);
+  const webp = await sharp(rgba, { raw: { width, height, channels: 4 } })
+    .webp({ quality: 80 })
+    .toBuffer();
+  return { ...read, headPicture: webp };
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Reference } from '../../api/client';
 import { useCorrect, useGives, type Gives } from '../../api/references';
 import { Button } from '../../parts/Button';
+import { HeadSeen } from './HeadSeen';
 import { JointsEditor } from './JointsEditor';
 import { LayoutReading } from './LayoutReading';
 import { Slider } from '../../shared/forms/Slider';
@@ -23,6 +24,7 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
         actual={actual}
         alt={`What the engine gets of ${r.title}`}
       />
+      {r.headUrl && <HeadSeen url={r.headUrl} />}
       <Palette reference={r} />
       <LayoutReading reference={r} gives={gives} />
       <HorizonLine reference={r} gives={gives} />

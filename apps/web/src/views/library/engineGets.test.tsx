@@ -9,6 +9,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { answers, aReference, show } from '../../test/page';
 import { EngineGets } from './EngineGets';
 import { FaceTools } from './FaceTools';
+import { HeadSeen } from './HeadSeen';
 
 const CORRECT = 'PATCH /api/v1/references/{id}/corrections';
 const AS_READ = aReference().corrections;
@@ -75,6 +76,13 @@ async function engineGets(fields: Partial<Gives> = {}, kept: Partial<Corrections
 }
 
 describe('what the engine gets', () => {
+  test('shows of a person what was taken for hair, skin and clothes, where that was told apart', () => {
+    show(<HeadSeen url="/head.webp" />);
+    const figure = within(screen.getByRole('figure'));
+    expect(figure.getByRole('img', { name: /hair, skin and clothes tinted/ })).toHaveAttribute('src', '/head.webp');
+    expect(figure.getAllByRole('listitem').map((item) => item.textContent)).toEqual(['hair', 'skin', 'clothes']);
+  });
+
   test('shows the picture, lines, distances and shape, and says what they are not fit for', async () => {
     await engineGets();
     expect(screen.getByText('The picture, 640 × 427 px')).toBeVisible();
