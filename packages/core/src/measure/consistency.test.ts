@@ -62,6 +62,16 @@ test('a series is measured against its controls, identity by influence and look 
   expect(closerOf(madeSeries(), strangers, [LOOK]).identity).toEqual({});
 });
 
+test('somebody who is known is nearer, though all controls show one and the same stranger', () => {
+  const all = Object.fromEntries(madeSeries().map((_, k) => [k, { subject: { traits: STRANGER } }]));
+  const { identity } = closerOf(madeSeries(), madeSeries(all), [{ ...WHO, sheet: SHEET }]);
+  expect(identity.who).toBeGreaterThan(2.5);
+  const same = closerOf(madeSeries(), madeSeries(), [{ ...WHO, sheet: SHEET }]).identity;
+  expect(same.who).toBeCloseTo(1, 6);
+  // nothing is known: only how far they are from one another can be told, and strangers who are one stranger are as close
+  expect(closerOf(madeSeries(), madeSeries(all), [{ ...WHO, sheet: undefined }]).identity.who).toBeLessThan(2);
+});
+
 describe('what falls out', () => {
   test('nothing of a series that holds together', () => {
     expect(falls({})).toEqual([]);

@@ -1,3 +1,5 @@
+import { traitDistance } from '../traits/apart';
+import type { TraitSheet } from '../traits/types';
 import { channelsOf } from '../influence/formula';
 import { median } from '../maths/scalar';
 import type { MixInfluence } from '../mix/mix';
@@ -55,7 +57,24 @@ export const comparedFor = ({ picture, subjects }: ShotFacts, influence?: string
   traits: (influence !== undefined && subjects[influence]?.traits) || {},
 });
 
-/** How much closer together the takes of a series are than their controls, given pairwise. */
+/**
+ * How many times nearer to what is known of somebody the takes show them than the controls do, by mean distances; 99 at the most. What the
+ * controls have in common with one another says nothing: the words alone may draw one stranger every time. Undefined where either cannot
+ * be told.
+ */
+function timesNearer(takes: readonly ShotFacts[], controls: readonly ShotFacts[], id: string, sheet: TraitSheet) {
+  const mean = (shots: readonly ShotFacts[]) => {
+    const all = shots.flatMap(({ subjects }) => traitDistance(subjects[id]?.traits ?? {}, sheet) ?? []);
+    return all.length ? all.reduce((a, b) => a + b, 0) / all.length : undefined;
+  };
+  const [take, control] = [mean(takes), mean(controls)];
+  return take === undefined || control === undefined ? undefined : Math.min(99, control / Math.max(take, 1e-6));
+}
+
+/**
+ * How much closer together the takes of a series are than their controls, given pairwise; somebody of whom anything is known, how much
+ * nearer to that.
+ */
 export function closerOf(
   takes: readonly ShotFacts[],
   controls: readonly ShotFacts[],
@@ -69,7 +88,7 @@ export function closerOf(
     );
   const identity: Record<string, number> = {};
   for (const i of influences.filter(givesIdentity)) {
-    const value = times('identity', i.id);
+    const value = i.sheet ? timesNearer(takes, controls, i.id, i.sheet) : times('identity', i.id);
     if (value !== undefined) identity[i.id] = value;
   }
   if (!influences.some(givesLook)) return { identity };

@@ -89,10 +89,10 @@ describe('the head of a series', () => {
     expect(acts.goOn).toHaveBeenCalled();
   });
 
-  test('says how many times closer together the takes are', () => {
+  test('says how many times closer the takes are', () => {
     const closer = { identity: [{ name: 'Ilse', times: 2.53 }], look: 1.8 };
     header(aSeries([aShot()]), [], { closer, falls: [] } as never);
-    expect(screen.getByText(/closer together/)).toHaveTextContent('2.5 × Ilse, 1.8 × look closer together');
+    expect(screen.getByText(/closer$/)).toHaveTextContent('2.5 × Ilse, 1.8 × look closer');
   });
 
   test('is renamed, and uses the state of the mix that is chosen', async () => {
