@@ -9,6 +9,21 @@ export interface Agreement {
   readonly odd?: { readonly index: number; readonly times: number };
 }
 
+/** How far off a picture is that falls out, and how far off it still is by all traits but the one that differs most. */
+const ODD = 0.3;
+const ODD_WITHOUT_WORST = 0.2;
+
+/** How far a picture is from the others by all traits but one, whichever brings it nearest: one trait alone may have been misread. */
+function offWithoutWorst(sheets: readonly TraitSheet[], index: number): number {
+  const own = sheets[index];
+  const middle = (sheet: TraitSheet) => {
+    const all = sheets.flatMap((t, j) => (j === index ? [] : (traitDistance(sheet, t) ?? [])));
+    return all.length ? all.sort((a, b) => a - b)[all.length >> 1] : 0;
+  };
+  const without = Object.keys(own).map((name) => middle({ ...own, [name]: undefined }));
+  return Math.min(...without, Infinity);
+}
+
 /** Whether pictures show one character, by their trait sheets; the odd one is named when it is far off. */
 export function agreementOf(sheets: readonly TraitSheet[]): Agreement {
   const n = sheets.length;
@@ -29,8 +44,9 @@ export function agreementOf(sheets: readonly TraitSheet[]): Agreement {
   const others = off.filter((_, i) => i !== index);
   const usual = others.reduce((a, b) => a + b, 0) / Math.max(1, others.length);
   const times = off[index] / Math.max(usual, 0.06);
+  const odd = n > 2 && times > 1.6 && off[index] > ODD && offWithoutWorst(sheets, index) > ODD_WITHOUT_WORST;
   return {
     agreement: Math.max(0, 1 - 1.6 * mean),
-    ...(n > 2 && times > 1.6 && off[index] > 0.3 ? { odd: { index, times } } : {}),
+    ...(odd ? { odd: { index, times } } : {}),
   };
 }

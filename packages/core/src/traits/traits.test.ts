@@ -79,3 +79,14 @@ test('the odd picture of a sheet is named, and nobody when all agree', () => {
   expect(mixed.agreement).toBeLessThan(agreementOf(same).agreement);
   expect(agreementOf([same[0]])).toEqual({ agreement: 1 });
 });
+
+test('one trait that was misread makes nobody fall out, however far off it is', () => {
+  const bearded = (choice: string, hair = copper): TraitSheet => ({
+    ...sheet(hair, 'plait'),
+    beard: { choice, confidence: 0.9 },
+  });
+  const misread = [bearded('no'), bearded('no'), bearded('yes'), bearded('no')];
+  expect(agreementOf(misread).odd).toBeUndefined();
+  const other: TraitSheet = { ...bearded('yes', [0.2, 0, 0]), skin: { colour: [0.45, 0.05, 0.06], confidence: 0.8 } };
+  expect(agreementOf([bearded('no'), bearded('no'), other, bearded('no')]).odd).toMatchObject({ index: 2 });
+});

@@ -75,6 +75,13 @@ const CROWN = points([-0.45, -0.25, 0, 0.25, 0.45], [-1.15, -1.0, -0.85]);
 const SIDE = points([-1.0, -0.9, -0.8, 0.8, 0.9, 1.0], [-0.4, -0.2, 0]);
 const AROUND = [...points([-2.1, -1.8, 1.8, 2.1], [-1.5, -1, -0.5, 0]), ...points([-1.2, 0, 1.2], [-1.9])];
 
+/** Between the brows and down the bridge of the nose: skin whatever grows below it. */
+const BRIDGE = points([-0.08, 0, 0.08], [-0.3, -0.24, -0.18, -0.12, -0.06, 0.03, 0.1]);
+
+/** The skin of a face that a beard covers. */
+export const skinOverBeard = (picture: Picture, frame: FaceFrame): Lab =>
+  commonColour(coloursIn(picture, frame, BRIDGE));
+
 /** What a hatched or woven picture is softened by before a face is measured, in distances from eyes to chin. */
 const SOFTNESS = 0.022;
 

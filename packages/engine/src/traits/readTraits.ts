@@ -12,7 +12,7 @@ import {
 import { matteOf, type SegmentedPart } from '../understand/matte/matte';
 import { colourful } from './colourful';
 import { faceColours } from './faceColours';
-import { colourGap, commonColour, coloursIn, evened, faceFeatures, type FaceFeatures } from './features';
+import { colourGap, commonColour, coloursIn, evened, faceFeatures, skinOverBeard, type FaceFeatures } from './features';
 import type { FaceFrame } from './frame';
 import { hairSeen } from './hairSeen';
 import { headField } from './headField';
@@ -38,6 +38,9 @@ export interface ReadTraits {
  * comes from the person as from the picture. In drawings of one ink it sees its own usual face.
  */
 const FORM = 0.45;
+
+/** From here on a beard is sure enough to look for the skin above it. */
+const SURE_BEARD = 0.8;
 
 /** What each reader looks at. */
 const INPUT: Readonly<Record<Choice | 'numbers', (f: FaceFeatures) => Float32Array>> = {
@@ -84,14 +87,17 @@ export function readTraits(
 
 function readFace(looked: Looked): ReadTraits {
   const { picture, frame } = looked;
-  const { features, at, odds, numbers } = lookAround(looked);
+  const { features: found, at, odds, numbers } = lookAround(looked);
   const traits: Partial<Record<TraitName, Trait>> = {};
   // a turned face keeps its colours longer than its forms
-  const sight = sightOf(frame) ** 2 * lightAround(features.background);
+  const sight = sightOf(frame) ** 2 * lightAround(found.background);
   const likeliest = (of: Choice) => {
     const k = odds[of].indexOf(Math.max(...odds[of]));
     return { is: models()[of].names[k], probability: odds[of][k] };
   };
+  // a beard that reaches high is taken for skin
+  const bearded = !looked.exact && odds.beard[models().beard.names.indexOf('yes')] > SURE_BEARD;
+  const features = bearded ? { ...found, skin: skinOverBeard(picture, at) } : found;
   const worn = likeliest('hat');
   const hat = worn.is !== 'none';
   const field = looked.matte && headField(picture, at, looked.matte);
