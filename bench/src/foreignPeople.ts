@@ -3,22 +3,22 @@
  * of the foreign families. Prints a table and the calibration, and fails where a threshold is missed. How a family is read that was left
  * out of the learning altogether is told by npm run train-traits -- --samples FILES --only-tell.
  */
-import { median, pictureFromRgba, srgbToLab, type Lab, type TraitSheet } from '@urbild/core';
-import { frameOfMesh, readTraits } from '@urbild/engine';
-import { DRESSED, PEOPLE_FAMILIES, type FamilyPicture, type PersonTruth } from '@urbild/engine-tools';
-import { mkdir, mkdtemp, rm, writeFile } from 'fs/promises';
-import os from 'os';
+import { median, srgbToLab, type Lab, type TraitSheet } from '@urbild/core';
+import {
+  DRESSED,
+  PEOPLE_FAMILIES,
+  type FamilyPicture,
+  type ForeignFamily,
+  type PersonTruth,
+} from '@urbild/engine-tools';
+import { mkdir } from 'fs/promises';
 import path from 'path';
-import sharp from 'sharp';
 import { parseArgs } from 'util';
-import { mainOf } from '../../apps/server/src/platform/vision/mainFace';
-import { VisionService } from '../../apps/server/src/platform/vision/vision.service';
+import { withReader, writePng, type ReadPicture } from './foreignSitters';
 import { holds, told, type Line } from './honest/line';
-import { config } from './measure';
 
 /** Nobody from this number on has been learnt from. */
 const UNSEEN = DRESSED + 5000;
-const SIDE = 1024;
 /** From here on a reading counts as sure. */
 const SURE = 0.75;
 
@@ -85,38 +85,32 @@ class Tally {
   }
 }
 
+/** What is read of people of one family. */
+async function tallied(family: ForeignFamily, each: number, read: ReadPicture, keep?: string): Promise<Tally> {
+  const own = new Tally();
+  for (let k = 0; k < each; k++) {
+    const picture = family.make({ who: UNSEEN + k, seed: 900 + k });
+    own.all++;
+    if (keep) await writePng(path.join(keep, `${picture.name}.png`), picture);
+    const seen = await read(picture);
+    if (!seen) continue;
+    own.took.push(seen.took);
+    own.take(seen.traits, picture);
+  }
+  return own;
+}
+
 async function run(): Promise<void> {
   const { values } = parseArgs({ options: { each: { type: 'string', default: '20' }, keep: { type: 'string' } } });
-  const dir = await mkdtemp(path.join(os.tmpdir(), 'urbild-foreign-'));
-  const vision = new VisionService({ ...config(dir), vision: undefined });
   const whole = new Tally();
   if (values.keep) await mkdir(values.keep, { recursive: true });
-  for (const family of PEOPLE_FAMILIES) {
-    const own = new Tally();
-    for (let k = 0; k < Number(values.each); k++) {
-      // canvases are only cleared away between two turns of the event loop
-      await new Promise(setImmediate);
-      const picture = family.make({ who: UNSEEN + k, seed: 900 + k });
-      const { rgba, width, height } = picture;
-      own.all++;
-      const png = await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
-        .png()
-        .toBuffer();
-      const file = path.join(values.keep ?? dir, `${picture.name}.png`);
-      await writeFile(file, png);
-      const face = mainOf((await vision.look(file)).faces);
-      if (!face) continue;
-      const large = sharp(png).resize(SIDE, SIDE, { fit: 'inside' }).raw();
-      const { data, info } = await large.toBuffer({ resolveWithObject: true });
-      const start = performance.now();
-      const seen = pictureFromRgba(new Uint8ClampedArray(data), info.width, info.height);
-      const { traits } = readTraits(seen, frameOfMesh(face.mesh, face.yaw), { part: face.part, mesh: face.mesh });
-      own.took.push(performance.now() - start);
-      own.take(traits, picture);
+  await withReader(async (read) => {
+    for (const family of PEOPLE_FAMILIES) {
+      const own = await tallied(family, Number(values.each), read, values.keep);
+      console.log(own.row(family.heldOut ? `${family.name} *` : family.name));
+      whole.add(own);
     }
-    console.log(own.row(family.heldOut ? `${family.name} *` : family.name));
-    whole.add(own);
-  }
+  });
   console.log(whole.row('all'));
   console.log(`  reading one picture: ${Math.round(median(whole.took))} ms   (* held out of every tuning)`);
   const right = whole.sure.filter(Boolean).length / Math.max(1, whole.sure.length);
@@ -130,8 +124,6 @@ async function run(): Promise<void> {
     { what: `readings of ${SURE} and more that are right (${whole.sure.length})`, figure: right, least: 0.85 },
   ];
   console.log(`\n${lines.map(told).join('\n')}`);
-  vision.onModuleDestroy();
-  await rm(dir, { recursive: true, force: true });
   process.exit(lines.every(holds) ? 0 : 1);
 }
 

@@ -1,7 +1,7 @@
 import { fuseTraits, pictureFromRgba, type Picture, type TraitSheet } from '@urbild/core';
 import { frameOfMesh, readTraits } from '@urbild/engine';
 import { DRESSED, PEOPLE_FAMILIES, type FamilyPicture, type ForeignFamily } from '@urbild/engine-tools';
-import { mkdtemp, rm, writeFile } from 'fs/promises';
+import { mkdtemp, rm } from 'fs/promises';
 import os from 'os';
 import path from 'path';
 import sharp from 'sharp';
@@ -24,30 +24,41 @@ export interface Sitter {
   readonly rgba: readonly FamilyPicture[];
 }
 
+/** What was read of a picture, and in how many ms after the models had looked at it. */
+interface ReadPerson {
+  readonly traits: TraitSheet;
+  readonly picture: Picture;
+  readonly took: number;
+}
+
 /** What an import reads of a picture; undefined where no face is found. */
-export type ReadPicture = (picture: FamilyPicture) => Promise<{ traits: TraitSheet; picture: Picture } | undefined>;
+export type ReadPicture = (picture: FamilyPicture) => Promise<ReadPerson | undefined>;
+
+/** Keeps a picture of a family as a PNG file. */
+export const writePng = (file: string, { rgba, width, height }: FamilyPicture) =>
+  sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
+    .png()
+    .toFile(file);
 
 /** Runs `work` with the models that look at pictures on their way into a library. */
 export async function withReader<T>(work: (read: ReadPicture) => Promise<T>): Promise<T> {
   const dir = await mkdtemp(path.join(os.tmpdir(), 'urbild-sitters-'));
   const vision = new VisionService({ ...config(dir), vision: undefined });
-  const read: ReadPicture = async ({ name, rgba, width, height }) => {
+  const read: ReadPicture = async (shown) => {
     // canvases are only cleared away between two turns of the event loop
     await new Promise(setImmediate);
-    const png = await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
-      .png()
-      .toBuffer();
-    const file = path.join(dir, `${name}.png`);
-    await writeFile(file, png);
+    const file = path.join(dir, 'shown.png');
+    await writePng(file, shown);
     const face = mainOf((await vision.look(file)).faces);
-    const { data, info } = await sharp(png)
+    if (!face) return undefined;
+    const { data, info } = await sharp(file)
       .resize(SIDE, SIDE, { fit: 'inside' })
       .raw()
       .toBuffer({ resolveWithObject: true });
+    const start = performance.now();
     const picture = pictureFromRgba(new Uint8ClampedArray(data), info.width, info.height);
-    if (!face) return undefined;
     const { traits } = readTraits(picture, frameOfMesh(face.mesh, face.yaw), { part: face.part, mesh: face.mesh });
-    return { traits, picture };
+    return { traits, picture, took: performance.now() - start };
   };
   try {
     return await work(read);
