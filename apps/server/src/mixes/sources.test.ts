@@ -113,6 +113,31 @@ test('the cast is known by name and description, a creature without one by its s
   ]);
 });
 
+test('others of the cast are whoever an influence does not show, as far as anything is known of them', async () => {
+  const em = memory.em();
+  const look = (choice: string) =>
+    ({ faces: [], joints: [], traits: { glasses: { choice, confidence: 0.9 } } }) as never;
+  for (const [id, choice] of [
+    ['ida1', 'yes'],
+    ['okke1', 'no'],
+    ['gesa1', 'no'],
+  ])
+    putReference(em, id, { vision: look(choice) });
+  putCharacter(em, 'ida', { items: [{ referenceId: 'ida1', slot: 'front' }] });
+  putCharacter(em, 'okke', { items: [{ referenceId: 'okke1', slot: 'front' }] });
+  putCharacter(em, 'gesa', { items: [{ referenceId: 'gesa1', slot: 'front' }], deletedAt: new Date() });
+  await em.flush();
+  const people = await sources().people([
+    influence({ id: 'by character', of: 'character', referenceId: 'ida' }),
+    influence({ id: 'by picture', referenceId: 'ida1' }),
+    influence({ id: 'of nobody', referenceId: 'c' }),
+  ]);
+  const glasses = (id: string) => people.get(id)!.map((sheet) => sheet.glasses!.choice);
+  expect(glasses('by character')).toEqual(['no']);
+  expect(glasses('by picture')).toEqual(['no']);
+  expect(glasses('of nobody').sort()).toEqual(['no', 'yes']);
+});
+
 test('a name calls somebody who has pictures, and nobody who was put away', async () => {
   const em = memory.em();
   const items = [{ referenceId: 'a', slot: 'front' as const }];

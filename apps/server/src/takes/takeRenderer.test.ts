@@ -54,12 +54,16 @@ const engine: TakeEngine = {
   },
 };
 
+/** What is known of others of the cast. */
+const OTHERS = [{ glasses: { choice: 'yes', confidence: 1 } }];
+
 function renderer(): TakeRenderer {
   const blobs = { put: (bytes: Uint8Array) => Promise.resolve(`hash of ${Buffer.from(bytes).toString()}`) };
   const events = { publish: (event: (typeof told)[number]) => void told.push(event) };
   const sources = {
     of: (influences: readonly MixInfluence[]) =>
       Promise.resolve(new Map(influences.map((i) => [i.id, { pictures: [{ descriptorsHash: 'd', weight: 1 }] }]))),
+    people: (influences: readonly MixInfluence[]) => Promise.resolve(new Map(influences.map((i) => [i.id, OTHERS]))),
   };
   const others = { config: { renderThreads: 1 }, jobs: {}, queue: {} };
   return new TakeRenderer(
@@ -104,6 +108,16 @@ test('the control is drawn first and once, then the take with what is measured a
   await renderer().run(jobOf(next), em);
   expect(drawn).toHaveLength(3);
   expect(drawn[2].controlPicture).toBeUndefined(); // of drafts nobody wants to know what came unasked
+});
+
+test('what is measured against are the pictures behind every influence, and who else could be meant', async () => {
+  const one = putTake(em, { ...WAITING, requestHash: 'o' });
+  one.origin = { ...one.origin, influences: [{ id: 'who' } as MixInfluence] };
+  await em.flush();
+  await renderer().run(jobOf(one), em);
+  expect(drawn[0].references).toEqual([
+    { influence: 'who', pictures: [{ descriptors: 'd', weight: 1 }], people: OTHERS },
+  ]);
 });
 
 test('progress of both is told under the take that somebody waits for, and never goes back', async () => {
