@@ -1857,6 +1857,8 @@ export interface components {
         };
         CharacterReadingDto: {
             traits: components["schemas"]["TraitDto"][];
+            /** @description the contours of the face from the front: x and y of every point of half a face, in distances between the eyes */
+            face?: number[];
             pictures: components["schemas"]["SheetReadingDto"][];
             /** @description 0..1 */
             agreement: number;

@@ -75,6 +75,7 @@ export * from './traits/fuse';
 export * from './traits/apart';
 export * from './traits/agreement';
 export * from './traits/faceShape';
+export * from './traits/meanFace';
 export * from './traits/parts';
 export * from './traits/slots';
 export * from './traits/strangers';

@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
-import { agreementOf, areaOf, fuseTraits, mainFace, viewOf, type TraitSheet } from '@urbild/core';
+import { agreementOf, areaOf, fuseTraits, mainFace, rowOf, type TraitSheet, viewOf } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { copyFile } from 'fs/promises';
 import { LibraryService } from '../library/library.service';
@@ -124,8 +124,11 @@ export class CastService {
     const sheets = seen.map((i) => i.reference.vision!.traits!);
     const { agreement, odd } = agreementOf(sheets);
     const stranger = odd && seen[odd.index].reference;
+    const traits = fuseTraits(sheets, character.corrected);
+    const form = traits['face shape']?.shape;
     return {
-      traits: traitList(fuseTraits(sheets, character.corrected)),
+      traits: traitList(traits),
+      face: form && rowOf(form).map((v) => Math.round(v * 1000) / 1000),
       pictures: seen.map((i, k) => ({ referenceId: i.referenceId, traits: traitList(sheets[k]) })),
       agreement,
       odd: stranger?.id,

@@ -159,6 +159,13 @@ class SheetReadingDto {
 /** What was read of a character from all its pictures. */
 export class CharacterReadingDto {
   @ApiProperty({ type: [TraitDto] }) traits!: TraitDto[];
+  @ApiProperty({
+    type: [Number],
+    required: false,
+    description:
+      'the contours of the face from the front: x and y of every point of half a face, in distances between the eyes',
+  })
+  face?: number[];
   @ApiProperty({ type: [SheetReadingDto] }) pictures!: SheetReadingDto[];
   @ApiProperty({ description: '0..1' }) agreement!: number;
   @ApiProperty({ required: false, description: 'the picture that falls out' }) odd?: string;
@@ -198,7 +205,10 @@ export const traitList = (sheet: TraitSheet): TraitDto[] =>
         ...(colour ? { colour: hexOf(colour), word: colourName(colour) } : {}),
         ...(number === undefined ? {} : { number: Math.round(number * 1000) / 1000 }),
         ...(choice === undefined ? {} : { choice }),
-        confidence: Math.round(confidence * 100) / 100,
+        // where its contours are known, the form of a face is drawn from those
+        ...(number !== undefined && sheet['face shape'] && !locked
+          ? {}
+          : { confidence: Math.round(confidence * 100) / 100 }),
         ...(locked ? { locked } : {}),
       },
     ];

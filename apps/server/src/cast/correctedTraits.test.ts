@@ -1,7 +1,10 @@
-import { CHOICE_TRAITS, COLOUR_TRAITS, NUMBER_TRAITS } from '@urbild/core';
+import { EntityManager } from '@mikro-orm/core';
+import { CHOICE_TRAITS, COLOUR_TRAITS, MEAN_FACE, NUMBER_TRAITS, rowOf, shapeOf } from '@urbild/core';
+import { READER } from '../library/lookAt.service';
+import { ReferenceEntity } from '../library/reference.entity';
 import { bringIn, openStudio, type TestStudio } from '../test/studio';
 import type { TakeDto } from '../takes/take.dto';
-import type { CharacterDto } from './character.dto';
+import type { CharacterDto, CharacterReadingDto } from './character.dto';
 
 let studio: TestStudio;
 let referenceId: string;
@@ -74,4 +77,20 @@ test('every correction that is taken is rendered, whatever the choice says', asy
     const take = await renders(corrected);
     expect([corrected.length, take.status, take.error]).toEqual([corrected.length, 'done', undefined]);
   }
+});
+
+test('the form of a face is told from its pictures as contours, and what stands for it in numbers is not called sure', async () => {
+  const shape = (stretch: number) => shapeOf(rowOf(MEAN_FACE).map((v, k) => (k % 2 ? stretch * v : v)));
+  const traits = { 'face shape': { shape: shape(1.1), confidence: 0.45 }, jaw: { number: 1.2, confidence: 0.5 } };
+  const em = studio.app.get(EntityManager).fork();
+  const vision = { model: READER, faces: [], joints: [], traits };
+  const { id: front } = await bringIn(studio, 44, { kind: 'character' });
+  await studio.jobs.idle();
+  await em.nativeUpdate(ReferenceEntity, { id: front }, { vision });
+  const made = await studio.ask.post('/api/v1/cast').send({ name: 'Gesa', items: [{ referenceId: front }] });
+  const { id } = made.body as CharacterDto;
+  const { body } = await studio.ask.get(`/api/v1/cast/${id}/reading`).expect(200);
+  const reading = body as CharacterReadingDto;
+  expect(reading.face).toEqual(rowOf(shape(1.1)).map((v) => expect.closeTo(v, 2) as number));
+  expect(reading.traits).toContainEqual({ name: 'jaw', number: 1.2 });
 });

@@ -14,6 +14,7 @@ import { Editable } from '../../shared/forms/Editable';
 import { useWeighInfluences } from '../../shared/mix/useWeigh';
 import { AddPictures } from '../../shared/pictures/AddPictures';
 import { MadeWith } from '../../shared/pictures/MadeWith';
+import { FaceForm } from './FaceForm';
 import { TraitList } from './TraitList';
 import { TraitTally } from './TraitTally';
 
@@ -84,6 +85,7 @@ export function CharacterSheet({ character: c }: { character: Character }) {
         {reading && (
           <>
             <Agreement reading={reading} />
+            {reading.face && <FaceForm face={reading.face} />}
             <TraitList traits={reading.traits} corrected={c.corrected} onCorrect={(corrected) => set({ corrected })} />
           </>
         )}

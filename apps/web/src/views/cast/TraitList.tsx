@@ -33,7 +33,7 @@ export function TraitList({ traits, corrected, onCorrect }: Props) {
               <Value trait={t} onSet={set} />
             </span>
             <span className="figures w-9 text-right text-sm text-muted" title="how sure the reading is">
-              {t.locked ? '' : `${Math.round((t.confidence ?? 0) * 100)} %`}
+              {t.locked || t.confidence === undefined ? '' : `${Math.round(t.confidence * 100)} %`}
             </span>
             <button
               type="button"

@@ -1,7 +1,9 @@
 import { fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { MEAN_FACE, rowOf } from '@urbild/core';
 import type { Trait } from '../../api/sheets';
 import { show } from '../../test/page';
+import { FaceForm } from './FaceForm';
 import { TraitList } from './TraitList';
 
 const TRAITS: Trait[] = [
@@ -48,4 +50,23 @@ test('a trait is held as it is, and let go again', async () => {
 test('nothing read says so', () => {
   list([]);
   expect(screen.getByText('No traits were read yet.')).toBeVisible();
+});
+
+test('of what is drawn from contours no sureness is told, and it can be set by hand all the same', () => {
+  const onCorrect = list([{ name: 'jaw', number: 1.1 }]);
+  expect(screen.queryByText(/%/)).toBeNull();
+  fireEvent.keyDown(screen.getByLabelText('jaw'), { key: 'ArrowRight' });
+  expect(onCorrect).toHaveBeenLastCalledWith([{ name: 'jaw', number: 1.15 }]);
+});
+
+test('the form of a face is drawn over the usual one, both halves alike', () => {
+  show(<FaceForm face={rowOf(MEAN_FACE).map((v, k) => (k % 2 ? v : 0.9 * v))} />);
+  const [usual, own] = [...screen.getByRole('img', { name: /contours of the face/ }).querySelectorAll('path')].map(
+    (path) => path.getAttribute('d')!,
+  );
+  expect(own).not.toBe(usual);
+  const numbers = (d: string) => d.match(/-?\d+(\.\d+)?(e-\d+)?/g)!.map(Number);
+  const xs = numbers(own).filter((_, k) => k % 2 === 0);
+  expect(Math.max(...xs)).toBeCloseTo(-Math.min(...xs), 9);
+  expect(own).not.toMatch(/NaN|undefined/);
 });

@@ -1,5 +1,4 @@
-import { understand, type FaceShape, type PersonBrief } from '@urbild/core';
-import { MEAN_FACE } from '../../traits/meanFace';
+import { MEAN_FACE, understand, type FaceShape, type PersonBrief } from '@urbild/core';
 import { withShape } from './fromShape';
 import { personFrom } from './fromWords';
 import { HeadModel } from './head/headModel';

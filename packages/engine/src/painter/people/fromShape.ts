@@ -1,5 +1,4 @@
-import { clamp, lerp, ownPart, type FaceShape } from '@urbild/core';
-import { MEAN_FACE } from '../../traits/meanFace';
+import { clamp, lerp, MEAN_FACE, ownPart, type FaceShape } from '@urbild/core';
 import type { Person } from './person';
 
 /** The line of the eyes and the tip of the chin on a painted head, in head heights from its middle. */

@@ -1,4 +1,4 @@
-import type { FaceShape } from '@urbild/core';
+import type { FaceShape } from './faceShape';
 
 /**
  * The usual face: the mean of what the mesh sees of people of three foreign families (the medians of ray-marched heads, flat people and
