@@ -83,7 +83,8 @@ async function plates(people: readonly Sitter[], look: string): Promise<Plate[]>
       const result = await engine.render(request, (name) =>
         Promise.resolve(name.startsWith('who') ? pictures[0] : looks[Number(name.split(' ').at(-1))]),
       );
-      const seen = result.figures[0]?.traits ?? {};
+      const figure = result.figures[0];
+      const seen = figure?.unlooked ?? figure?.traits ?? {};
       const sheets = people.map((p) => p.sheet);
       const distances = distancesToPeople(seen, sheets, STRANGERS) ?? people.map(() => 1);
       const rank = distances.filter((d) => d < distances[who]).length + 1;

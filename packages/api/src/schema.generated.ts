@@ -2469,7 +2469,7 @@ export interface components {
         CloserIdentityDto: {
             influenceId: string;
             name: string;
-            /** @description spread of the controls over spread of the takes */
+            /** @description how far the controls are from the takes of other shots over how far the takes are from one another */
             times: number;
         };
         CloserDto: {

@@ -1,5 +1,3 @@
-import { traitDistance } from '../traits/apart';
-import type { TraitSheet } from '../traits/types';
 import { channelsOf } from '../influence/formula';
 import { median } from '../maths/scalar';
 import type { MixInfluence } from '../mix/mix';
@@ -8,7 +6,7 @@ import { causeOf, reasonOf, type CauseContext, type FoundCause } from './causes'
 import { identityOff } from './identityOff';
 import { allBut, bandOf, deviations, type Band } from './robust';
 import type { Slipped, JudgedInfluence, ShotFacts } from './shotFacts';
-import { distanceIn, pairsOf, timesCloser, type Comparison, type Compared } from './spread';
+import { distanceIn, pairsOf, timesCloser, timesNearer, type Comparison, type Compared } from './spread';
 
 /** A shot that falls out of its series. */
 export interface FallsOut extends FoundCause {
@@ -58,22 +56,8 @@ export const comparedFor = ({ picture, subjects }: ShotFacts, influence?: string
 });
 
 /**
- * How many times nearer to what is known of somebody the takes show them than the controls do, by mean distances; 99 at the most. What the
- * controls have in common with one another says nothing: the words alone may draw one stranger every time. Undefined where either cannot
- * be told.
- */
-function timesNearer(takes: readonly ShotFacts[], controls: readonly ShotFacts[], id: string, sheet: TraitSheet) {
-  const mean = (shots: readonly ShotFacts[]) => {
-    const all = shots.flatMap(({ subjects }) => traitDistance(subjects[id]?.traits ?? {}, sheet) ?? []);
-    return all.length ? all.reduce((a, b) => a + b, 0) / all.length : undefined;
-  };
-  const [take, control] = [mean(takes), mean(controls)];
-  return take === undefined || control === undefined ? undefined : Math.min(99, control / Math.max(take, 1e-6));
-}
-
-/**
- * How much closer together the takes of a series are than their controls, given pairwise; somebody of whom anything is known, how much
- * nearer to that.
+ * How much closer together the takes of a series are than their controls, given pairwise; in who is seen, than the controls are to them:
+ * words alone may draw one and the same stranger every time.
  */
 export function closerOf(
   takes: readonly ShotFacts[],
@@ -81,14 +65,14 @@ export function closerOf(
   influences: readonly JudgedInfluence[],
 ): Closer {
   const times = (by: Comparison, influence?: string) =>
-    timesCloser(
+    (influence === undefined ? timesCloser : timesNearer)(
       takes.map((t) => comparedFor(t, influence)),
       controls.map((c) => comparedFor(c, influence)),
       by,
     );
   const identity: Record<string, number> = {};
   for (const i of influences.filter(givesIdentity)) {
-    const value = i.sheet ? timesNearer(takes, controls, i.id, i.sheet) : times('identity', i.id);
+    const value = times('identity', i.id);
     if (value !== undefined) identity[i.id] = value;
   }
   if (!influences.some(givesLook)) return { identity };

@@ -44,6 +44,19 @@ export function spreadOf(pairs: Pairs): number | undefined {
 }
 
 /**
+ * How many times closer takes are to one another than the controls of other takes are to them: 1 where controls and takes are the same. Undefined
+ * where either cannot be told; at most 99.
+ */
+export function timesNearer(takes: readonly Compared[], controls: readonly Compared[], by: Comparison) {
+  const t = spreadOf(pairsOf(takes, by));
+  const across = spreadOf(
+    controls.map((control, i) => takes.flatMap((take, k) => (k === i ? [] : [COMPARISONS[by](control, take)]))),
+  );
+  if (t === undefined || across === undefined) return undefined;
+  return Math.min(99, across / Math.max(t, 1e-6));
+}
+
+/**
  * How many times closer together takes are than their controls: spread of the controls over spread of the takes. Undefined where
  * either cannot be told; at most 99.
  */

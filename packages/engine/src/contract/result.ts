@@ -47,8 +47,10 @@ export interface RenderedFigure {
   readonly box: readonly [number, number, number, number];
   readonly face?: FaceFrame;
   readonly joints: Joints;
-  /** What the finished picture shows of them. */
+  /** What the finished picture shows of them: what pictures in one look are compared by. */
   readonly traits: TraitSheet;
+  /** The same without what a look did to all colours alike: what is compared with a sheet. Absent where no look lies over the picture. */
+  readonly unlooked?: TraitSheet;
 }
 
 /** Something found out about an influence. */

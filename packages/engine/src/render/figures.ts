@@ -82,27 +82,27 @@ function bodyIn({ box }: FigureRecord, labels: Uint8Array, { width, height, plan
 type Staged = Pick<Pass, 'figures' | 'brief' | 'labels' | 'cast'>;
 
 /**
- * The people and creatures of a stage, with the traits that the finished picture shows of them: a look that changes all colours alike
- * changes nobody.
+ * The people and creatures of a stage, with the traits that the finished picture shows of them, as they look and without what a look did to
+ * all colours alike.
  */
 export function figuresOf({ figures, brief, labels, cast }: Staged, picture: Picture): RenderedFigure[] {
   const { width: w, height: h } = picture;
-  const seen = cast && figures.length ? withoutCast(picture, cast) : picture;
+  const plain = cast && figures.length ? withoutCast(picture, cast) : undefined;
   return figures.map((f) => {
     const face = f.kind === 'person' ? faceOfRecord(f, w, h) : undefined;
-    // a face of a few pixels tells nothing
-    const legible = face && f.head >= LEGIBLE;
+    const seenIn = (seen: Picture): TraitSheet => {
+      if (f.kind !== 'person') return bodyIn(f, labels, seen);
+      // a face of a few pixels tells nothing
+      return face && f.head >= LEGIBLE ? seenFrom(readTraits(seen, face, { exact: true }).traits, f.head) : {};
+    };
     return {
       kind: f.kind,
       name: brief.entities[f.entity] && nameOf(brief.entities[f.entity]),
       box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
       face,
       joints: jointsOf(f, w, h),
-      traits: legible
-        ? seenFrom(readTraits(seen, face, { exact: true }).traits, f.head)
-        : f.kind === 'person'
-          ? {}
-          : bodyIn(f, labels, seen),
+      traits: seenIn(picture),
+      ...(plain ? { unlooked: seenIn(plain) } : {}),
     };
   });
 }
@@ -153,7 +153,7 @@ export function figureDistances({
   const parts = partsOf(influence);
   if (sheet && parts.length) {
     const of = (one: TraitSheet) => traitsOfParts(one, parts);
-    const arrival = identityArrival(of(a.traits), of(sheet), people.map(of));
+    const arrival = identityArrival(of(a.unlooked ?? a.traits), of(sheet), people.map(of));
     out.identity = arrival ? { value: arrival.value, part: areaOf(a.box) } : TOO_SMALL;
   } else if (parts.length) out.identity = NO_TRAITS;
   const joints = influence.pictures.find((p) => p.joints)?.joints;

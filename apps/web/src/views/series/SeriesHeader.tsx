@@ -58,7 +58,7 @@ export function SeriesHeader(props: Props) {
       <MixOfSeries series={series} acts={acts} />
       <div className="ml-auto flex items-center gap-3">
         {parts.length > 0 && (
-          <Tip text="How many times nearer the takes are to somebody, and to one another in their look, than the same words and seeds without references">
+          <Tip text="How many times closer the takes are to one another than the same words and seeds without references">
             <p tabIndex={0} className="text-sm text-muted">
               {parts.map((p, k) => (
                 <span key={p.what}>
