@@ -20,7 +20,7 @@ const SCENES = [
   'half figure of Anna and Bert in the harbour at dusk',
 ];
 
-/** Two people in one plate, in four scenes: how many of them are nearer to who they are than to anybody else of the twelve. */
+/** Two people in one plate, in four scenes: how many of them are nearer to who they are than to who stands beside them. */
 export async function twoPeople(people: readonly Sitter[], dir?: string): Promise<Line> {
   const engine = new BuiltInEngine();
   const sheets = people.map((p) => p.sheet);
@@ -44,10 +44,10 @@ export async function twoPeople(people: readonly Sitter[], dir?: string): Promis
       const { rgba, figures } = await engine.render(request, () => Promise.resolve(people[pair[0]].pictures[0]));
       const ranks = figures.map((f) => {
         const distances = distancesToPeople(f.traits, sheets, STRANGERS);
-        const own = pair[f.name === 'Anna' ? 0 : 1];
+        const [own, other] = f.name === 'Anna' ? pair : [pair[1], pair[0]];
+        if (distances && distances[own] < distances[other]) right++;
         return distances ? 1 + distances.filter((d) => d < distances[own]).length : Infinity;
       });
-      right += ranks.filter((r) => r === 1).length;
       all += 2;
       tiles.push({
         rgba,
@@ -58,5 +58,9 @@ export async function twoPeople(people: readonly Sitter[], dir?: string): Promis
     }
   }
   if (dir) await sheetOfTiles(path.join(dir, 'two.png'), tiles, { columns: 2 + SCENES.length, side: 230 });
-  return { what: `two people in one plate, of ${all} the right one first of the twelve`, figure: right, least: all };
+  return {
+    what: `two people in one plate, of ${all} nearer to themselves than to the other`,
+    figure: right,
+    least: all,
+  };
 }

@@ -4,9 +4,9 @@ import { STRANGERS } from '../traits/strangers';
 import type { TraitName, TraitSheet } from '../traits/types';
 
 /** Nearer than all others by so much, nobody else can be meant; and from the first distance up to the second somebody is like themselves. */
-const AHEAD = 0.12;
-const UNLIKE = 0.66;
-const LIKE = 0.4;
+const AHEAD = 0.08;
+const UNLIKE = 0.72;
+const LIKE = 0.46;
 
 /** How well somebody is told from everybody else in a picture. */
 export interface IdentityArrival {
