@@ -50,7 +50,10 @@ export class FallsOutDto {
 export class CloserIdentityDto {
   @ApiProperty() influenceId!: string;
   @ApiProperty() name!: string;
-  @ApiProperty({ description: 'how far the controls are from the takes of other shots over how far the takes are from one another' }) times!: number;
+  @ApiProperty({
+    description: 'how far the controls are from the takes of other shots over how far the takes are from one another',
+  })
+  times!: number;
 }
 
 /** How many times closer together takes are than their controls. */
