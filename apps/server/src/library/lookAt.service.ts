@@ -60,6 +60,9 @@ export class LookAtService implements JobHandler, OnModuleInit {
     const main = seen && mainOf(seen.faces);
     const byHand = r.corrections.faces?.[0];
     const frame: FaceFrame | undefined = byHand ? frameOfBox(byHand.box) : main && frameOfMesh(main.mesh, main.yaw);
+    // without models nothing new is seen, and what they once saw is not forgotten
+    const known = r.vision?.model === NO_MODEL ? null : r.vision;
+    if (!seen && known && !byHand) return;
     const wantsFace = r.kind === 'face' || r.kind === 'character';
     const read =
       frame || wantsFace || main
@@ -73,9 +76,9 @@ export class LookAtService implements JobHandler, OnModuleInit {
       ? await this.blobs.put(Buffer.from(JSON.stringify({ mesh: main.mesh, embedding: main.embedding })))
       : null;
     const vision: Vision = {
-      model: seen ? READER : NO_MODEL,
-      faces: (seen?.faces ?? []).map((f) => toFace(f, f === main ? read?.covered : undefined)),
-      joints: seen?.joints ?? [],
+      model: seen ? READER : (known?.model ?? NO_MODEL),
+      faces: seen ? seen.faces.map((f) => toFace(f, f === main ? read?.covered : undefined)) : (known?.faces ?? []),
+      joints: (seen ?? known)?.joints ?? [],
       ...(read ? { traits: read.traits } : {}),
       ...(read?.headPicture ? { head: await this.blobs.put(Buffer.from(read.headPicture)) } : {}),
     };

@@ -48,20 +48,20 @@ export function spreadOf(pairs: Pairs): number | undefined {
  * where either cannot be told; at most 99.
  */
 export function timesNearer(takes: readonly Compared[], controls: readonly Compared[], by: Comparison) {
-  const t = spreadOf(pairsOf(takes, by));
-  const across = spreadOf(
-    controls.map((control, i) => takes.flatMap((take, k) => (k === i ? [] : [COMPARISONS[by](control, take)]))),
+  const across = controls.map((control, i) =>
+    takes.flatMap((take, k) => (k === i ? [] : [COMPARISONS[by](control, take)])),
   );
-  if (t === undefined || across === undefined) return undefined;
-  return Math.min(99, across / Math.max(t, 1e-6));
+  return timesOf(spreadOf(across), spreadOf(pairsOf(takes, by)));
 }
+
+/** How many times one distance is the other, at most 99; undefined where either cannot be told. */
+const timesOf = (far: number | undefined, near: number | undefined): number | undefined =>
+  far === undefined || near === undefined ? undefined : Math.min(99, far / Math.max(near, 1e-6));
 
 /**
  * How many times closer together takes are than their controls: spread of the controls over spread of the takes. Undefined where
  * either cannot be told; at most 99.
  */
 export function timesCloser(takes: readonly Compared[], controls: readonly Compared[], by: Comparison) {
-  const [t, c] = [spreadOf(pairsOf(takes, by)), spreadOf(pairsOf(controls, by))];
-  if (t === undefined || c === undefined) return undefined;
-  return Math.min(99, c / Math.max(t, 1e-6));
+  return timesOf(spreadOf(pairsOf(controls, by)), spreadOf(pairsOf(takes, by)));
 }

@@ -13,25 +13,23 @@ export interface Agreement {
 const ODD = 0.3;
 const ODD_WITHOUT_WORST = 0.2;
 
-/** How far a picture is from the others by all traits but one, whichever brings it nearest: one trait alone may have been misread. */
-function offWithoutWorst(sheets: readonly TraitSheet[], index: number): number {
-  const own = sheets[index];
-  const middle = (sheet: TraitSheet) => {
-    const all = sheets.flatMap((t, j) => (j === index ? [] : (traitDistance(sheet, t) ?? [])));
-    return all.length ? all.sort((a, b) => a - b)[all.length >> 1] : 0;
-  };
-  const without = Object.keys(own).map((name) => middle({ ...own, [name]: undefined }));
-  return Math.min(...without, Infinity);
+/** How far a sheet, which stands for the picture of that index, is from the other pictures: the middle one of its distances. */
+function offFrom(sheets: readonly TraitSheet[], index: number, own = sheets[index]): number {
+  const all = sheets.flatMap((t, j) => (j === index ? [] : (traitDistance(own, t) ?? [])));
+  return all.length ? all.sort((a, b) => a - b)[all.length >> 1] : 0;
 }
+
+/** How far a picture is from the others by all traits but one, whichever brings it nearest: one trait alone may have been misread. */
+const offWithoutWorst = (sheets: readonly TraitSheet[], index: number): number =>
+  Math.min(
+    ...Object.keys(sheets[index]).map((name) => offFrom(sheets, index, { ...sheets[index], [name]: undefined })),
+  );
 
 /** Whether pictures show one character, by their trait sheets; the odd one is named when it is far off. */
 export function agreementOf(sheets: readonly TraitSheet[]): Agreement {
   const n = sheets.length;
   if (n < 2) return { agreement: 1 };
-  const off = sheets.map((s, i) => {
-    const distances = sheets.flatMap((t, j) => (i === j ? [] : (traitDistance(s, t) ?? [])));
-    return distances.length ? distances.sort((a, b) => a - b)[distances.length >> 1] : 0;
-  });
+  const off = sheets.map((_, i) => offFrom(sheets, i));
   const mean = off.reduce((a, b) => a + b, 0) / n;
   // a picture that could hardly be read (a profile, a small face) is no witness against itself
   const sureness = sheets.map((s) => {

@@ -19,6 +19,8 @@ const WEIGHT: Readonly<Partial<Record<TraitName, number>>> = {
   eyes: 0.4,
 };
 
+const weightOf = (name: TraitName): number => WEIGHT[name] ?? 0.3;
+
 /** Large differences of single traits count for more than small ones of all: the exponent of the mean. */
 const EXPONENT = 1.5;
 
@@ -48,7 +50,7 @@ export function traitDistance(a: TraitSheet, b: TraitSheet): number | undefined 
   for (const name of ALL_TRAITS) {
     const [s, t] = [a[name], b[name]];
     if (!s || !t) continue;
-    const w = (WEIGHT[name] ?? 0.3) * Math.sqrt(s.confidence * t.confidence);
+    const w = weightOf(name) * Math.sqrt(s.confidence * t.confidence);
     sum += w * traitApart(s, t) ** EXPONENT;
     weight += w;
   }
@@ -60,7 +62,7 @@ export function tellingOf(a: TraitSheet, b: TraitSheet): number {
   let weight = 0;
   for (const name of ALL_TRAITS) {
     const [s, t] = [a[name], b[name]];
-    if (s && t) weight += (WEIGHT[name] ?? 0.3) * Math.sqrt(s.confidence * t.confidence);
+    if (s && t) weight += weightOf(name) * Math.sqrt(s.confidence * t.confidence);
   }
   return weight;
 }
@@ -79,7 +81,7 @@ export function distancesToPeople(
   crowd: readonly TraitSheet[],
 ): number[] | undefined {
   const names = ALL_TRAITS.filter((name) => (seen[name]?.confidence ?? 0) > 0);
-  const weights = names.map((name) => (WEIGHT[name] ?? 0.3) * Math.sqrt(seen[name]!.confidence));
+  const weights = names.map((name) => weightOf(name) * Math.sqrt(seen[name]!.confidence));
   const weight = weights.reduce((a, b) => a + b, 0);
   if (!(weight > 0)) return undefined;
   const usual = names.map((name) => {

@@ -125,8 +125,7 @@ export function headParts(field: HeadField, { skin, hair, neverHair }: PartSeeds
   const odds = PARTS.map(() => new Float32Array(cells.length));
   const own = seenOf(skin);
   const below = colours.filter((_, i) => places[i][1] > 2);
-  const hairSeen = hair.map((k) => seenOf(lab[k]));
-  const ownHair = hairSeen.length ? begin(hairSeen) : [];
+  const ownHair = begin(hair.map((k) => seenOf(lab[k])));
   // hair hangs over clothes, not the other way round
   const clothes = below.filter((x) => !likeAny(ownHair, x));
   const others = clothes.length > LEAST_CELLS;

@@ -57,4 +57,9 @@ test('from the side, or of a mesh that is none, nothing is told', () => {
   expect(meshShape(face(), -FRONTAL - 1, SIZE)).toBeUndefined();
   expect(meshShape(face().slice(0, 100), 0, SIZE)).toBeUndefined();
   expect(meshShape(mesh({}), 0, SIZE)).toBeUndefined();
+  // eyes 4 px apart in a face of 200
+  const squeezed = face().map(([x, y], i): Point =>
+    [...ONE_EYE, ...OTHER_EYE].includes(i) ? [0.5 + (x - 0.5) / 25, y] : [x, y],
+  );
+  expect(meshShape(squeezed, 0, SIZE)).toBeUndefined();
 });

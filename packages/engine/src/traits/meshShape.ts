@@ -1,4 +1,4 @@
-import { shapeOf, type FaceShape } from '@urbild/core';
+import { isFaceShape, shapeOf, type FaceShape } from '@urbild/core';
 
 /** A point of a face mesh, px. */
 type Place = readonly [x: number, y: number];
@@ -51,10 +51,12 @@ export function meshShape(
     const [x, y] = [px[i][0] - (one[0] + other[0]) / 2, px[i][1] - (one[1] + other[1]) / 2];
     return [(x * cos + y * sin) / apart, (y * cos - x * sin) / apart];
   };
-  return shapeOf(
+  const shape = shapeOf(
     ONE.flatMap((i, k) => {
       const [[px0, py0], [px1, py1]] = [upright(i), upright(OTHER[k])];
       return [(px1 - px0) / 2, (py0 + py1) / 2];
     }),
   );
+  // eyes that fall into one make a face that no request takes
+  return isFaceShape(shape) ? shape : undefined;
 }
