@@ -1,4 +1,5 @@
-import type { MixInfluence, MixSettings } from '@urbild/core';
+import { MEAN_FACE, rowOf, type MixInfluence, type MixSettings, type TraitSheet } from '@urbild/core';
+import { readRequest } from '@urbild/engine';
 import type { Sources } from '../mixes/sources.service';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
 
@@ -173,4 +174,26 @@ test('only those of the cast whom the words name are told to the engine', () => 
   expect(requestFor(mix([]), new Map(), { quality: 'draft' }, cast)).not.toHaveProperty('names');
   const ilse = { ...mix([]), prompt: 'Ilse on the pier' };
   expect(requestFor(ilse, new Map(), { quality: 'draft' }, [{ name: 'Ilse' }])).not.toHaveProperty('names');
+});
+
+test('all that is known of a character reaches the engine, in few digits: colours, numbers, words and the form of the face', () => {
+  const sheet: TraitSheet = {
+    hair: { colour: [0.123456, 0.01, 0.02], confidence: 0.98765 },
+    jaw: { number: 1.23456, confidence: 1, locked: true },
+    glasses: { choice: 'yes', confidence: 0.5 },
+    'face shape': { shape: MEAN_FACE, confidence: 0.4 },
+  };
+  const known: Sources = new Map([['a', { pictures: [{ ...picture, facts: { traits: sheet } }], traits: sheet }]]);
+  const asked = influence({ of: 'character', gives: 'character' });
+  const request = readRequest(requestFor(mix([asked]), known, { quality: 'draft' }));
+  const told = request.influences[0].traits!;
+  expect(told).toMatchObject({
+    hair: { colour: [0.1235, 0.01, 0.02], confidence: 0.9877 },
+    jaw: { number: 1.2346 },
+    glasses: { choice: 'yes' },
+  });
+  expect(Object.keys(told)).toEqual(Object.keys(sheet));
+  expect(told.jaw).not.toHaveProperty('locked');
+  rowOf(told['face shape']!.shape!).forEach((v, k) => expect(v).toBeCloseTo(rowOf(MEAN_FACE)[k], 3));
+  expect(request.influences[0].pictures[0].traits).toEqual(told);
 });

@@ -7,6 +7,8 @@ import {
   plainMask,
   requestedInfluence,
   requestedSettings,
+  rowOf,
+  shapeOf,
   type Aspect,
   type Gives,
   type KnownName,
@@ -111,13 +113,14 @@ const round = (v: number) => Math.round(v * 1e4) / 1e4;
 /** A trait sheet in few digits and without what the engine does not need. */
 const plainSheet = (sheet: TraitSheet): TraitSheet =>
   Object.fromEntries(
-    Object.entries(sheet).map(([name, { colour, number, choice, confidence }]) => [
+    Object.entries(sheet).map(([name, { locked: _, colour, number, shape, ...trait }]) => [
       name,
       {
+        ...trait,
         ...(colour ? { colour: colour.map(round) as unknown as Lab } : {}),
         ...(number === undefined ? {} : { number: round(number) }),
-        ...(choice === undefined ? {} : { choice }),
-        confidence: round(confidence),
+        ...(shape ? { shape: shapeOf(rowOf(shape).map(round)) } : {}),
+        confidence: round(trait.confidence),
       },
     ]),
   );
