@@ -1792,7 +1792,7 @@ export interface components {
             slot?: components["schemas"]["Slot"];
         };
         /** @enum {string} */
-        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";
+        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "height" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";
         TraitDto: {
             name: components["schemas"]["TraitName"];
             /** @example #b5653a */
@@ -1807,6 +1807,14 @@ export interface components {
             /** @description set by a person: new pictures do not change it */
             locked?: boolean;
         };
+        OutfitDto: {
+            /** @example winter coat */
+            name: string;
+            /** @description what it is, in words; empty where pictures tell it all */
+            wears: string;
+            /** @description references that show it */
+            pictures: string[];
+        };
         CharacterDto: {
             id: string;
             name: string;
@@ -1817,6 +1825,9 @@ export interface components {
             usualWeight: number;
             /** @description what a person corrected */
             corrected: components["schemas"]["TraitDto"][];
+            outfits: components["schemas"]["OutfitDto"][];
+            /** @description against a grown person's, 1 */
+            height: number;
             updatedAt: string;
             /** @description to be sent with every change */
             version: number;
@@ -1827,6 +1838,7 @@ export interface components {
             items?: components["schemas"]["SheetItemDto"][];
             usualWeight?: number;
             corrected?: components["schemas"]["TraitDto"][];
+            outfits?: components["schemas"]["OutfitDto"][];
             name: string;
         };
         DescribeDto: {
@@ -1848,6 +1860,7 @@ export interface components {
             items?: components["schemas"]["SheetItemDto"][];
             usualWeight?: number;
             corrected?: components["schemas"]["TraitDto"][];
+            outfits?: components["schemas"]["OutfitDto"][];
             version: number;
             name?: string;
         };

@@ -6,6 +6,7 @@ export { REGION, isFigure, skyOf, type Region } from './painter/scene/region';
 export * from './contract';
 export { BuiltInEngine } from './engine';
 export { namedTraits } from './painter/people/fromTraits';
+export { usualHeight } from './painter/compose/usualHeight';
 export { strangerPictures } from './measure/strangers';
 export { figureDistances, figureFor, toldSheet } from './render/figures';
 export { cameraWindow } from './frames/seenStage';

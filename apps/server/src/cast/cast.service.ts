@@ -24,7 +24,7 @@ import {
   type NewCharacterDto,
   type PickDto,
 } from './character.dto';
-import { CharacterEntity, type Character, type SheetItem } from './character.entity';
+import { CharacterEntity, type Character, type Outfit, type SheetItem } from './character.entity';
 import { PAINT } from './cast.tasks';
 
 const CANDIDATES = 4;
@@ -63,6 +63,7 @@ export class CastService {
       items: await this.checked(fields.items ?? []),
       usualWeight: fields.usualWeight ?? 0.8,
       corrected: sheetOf(fields.corrected ?? []),
+      outfits: await this.dressed(fields.outfits ?? []),
       createdAt: now,
       updatedAt: now,
       version: 1,
@@ -84,6 +85,7 @@ export class CastService {
     if (change.items !== undefined) character.items = await this.checked(change.items);
     if (change.usualWeight !== undefined) character.usualWeight = change.usualWeight;
     if (change.corrected !== undefined) character.corrected = sheetOf(change.corrected);
+    if (change.outfits !== undefined) character.outfits = await this.dressed(change.outfits);
     character.updatedAt = new Date();
     await this.em.flush();
     this.tell(id);
@@ -194,16 +196,37 @@ export class CastService {
   }
 
   private async checked(items: readonly SheetItem[]): Promise<SheetItem[]> {
-    const ids = [...new Set(items.map((i) => i.referenceId))];
-    const known = await this.em.count(ReferenceEntity, { id: { $in: ids } });
-    if (known !== ids.length)
-      throw Problem.invalid([
-        { field: 'items', message: `${ids.length - known} of these pictures are not in the library` },
-      ]);
+    const ids = await this.inLibrary(
+      'items',
+      items.map((i) => i.referenceId),
+    );
     return ids.map((id) => {
       const slot = items.find((i) => i.referenceId === id)?.slot;
       return { referenceId: id, ...(slot ? { slot } : {}) };
     });
+  }
+
+  private async dressed(outfits: readonly Outfit[]): Promise<Outfit[]> {
+    const ids = new Set(
+      await this.inLibrary(
+        'outfits',
+        outfits.flatMap((o) => o.pictures),
+      ),
+    );
+    return outfits.map(({ name, wears, pictures }) => ({
+      name: name.trim(),
+      wears: wears.trim(),
+      pictures: [...new Set(pictures)].filter((id) => ids.has(id)),
+    }));
+  }
+
+  /** Each of these references once; a {@link Problem} where some are not in the library. */
+  private async inLibrary(field: string, all: readonly string[]): Promise<string[]> {
+    const ids = [...new Set(all)];
+    const known = ids.length ? await this.em.count(ReferenceEntity, { id: { $in: ids } }) : 0;
+    if (known !== ids.length)
+      throw Problem.invalid([{ field, message: `${ids.length - known} of these pictures are not in the library` }]);
+    return ids;
   }
 
   private tell(id: string): void {

@@ -3,6 +3,9 @@ import {
   SAID_TRAITS,
   COLOUR_TRAITS,
   NUMBER_TRAITS,
+  LONGEST_OUTFIT_NAME,
+  LONGEST_OUTFIT_WORDS,
+  MOST_OUTFITS,
   SLOTS,
   colourName,
   srgbToLab,
@@ -12,7 +15,11 @@ import {
   type TraitSheet,
   hexOf,
 } from '@urbild/core';
+import { usualHeight } from '@urbild/engine';
 import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
@@ -25,10 +32,13 @@ import {
   Min,
   ValidateBy,
 } from 'class-validator';
-import type { Character } from './character.entity';
+import { descriptionOf, type Character } from './character.entity';
 import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
 const TRAITS = SAID_TRAITS;
+/** An outfit has no more pictures. */
+const MOST_OUTFIT_PICTURES = 8;
+const OUTFIT_NAME = /^\p{L}[\p{L}\p{N} '-]*$/u;
 
 export class SheetItemDto {
   @ApiProperty() @IsId() referenceId!: string;
@@ -82,6 +92,24 @@ export class TraitDto {
   locked?: boolean;
 }
 
+/** Clothes that words call by their name: "Ilse in her winter coat". */
+export class OutfitDto {
+  @ApiProperty({ example: 'winter coat' })
+  @IsString()
+  @Length(1, LONGEST_OUTFIT_NAME)
+  @Matches(OUTFIT_NAME, { message: 'name: letters, as prompts will say it' })
+  name!: string;
+  @ApiProperty({ description: 'what it is, in words; empty where pictures tell it all' })
+  @IsString()
+  @MaxLength(LONGEST_OUTFIT_WORDS)
+  wears!: string;
+  @ApiProperty({ type: [String], description: 'references that show it' })
+  @IsArray()
+  @ArrayMaxSize(MOST_OUTFIT_PICTURES)
+  @IsId({ each: true })
+  pictures!: string[];
+}
+
 /** A named person or creature. */
 export class CharacterDto {
   @ApiProperty() id!: string;
@@ -91,6 +119,8 @@ export class CharacterDto {
   @ApiProperty({ type: [SheetItemDto] }) items!: SheetItemDto[];
   @ApiProperty({ minimum: 0, maximum: 2 }) usualWeight!: number;
   @ApiProperty({ type: [TraitDto], description: 'what a person corrected' }) corrected!: TraitDto[];
+  @ApiProperty({ type: [OutfitDto] }) outfits!: OutfitDto[];
+  @ApiProperty({ description: "against a grown person's, 1" }) height!: number;
   @ApiProperty() updatedAt!: string;
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }
@@ -127,6 +157,11 @@ class CharacterFieldsDto {
   @Optional()
   @NestedList(() => TraitDto, { most: 40 })
   corrected?: TraitDto[];
+  @ApiProperty({ type: [OutfitDto], required: false })
+  @Optional()
+  @NestedList(() => OutfitDto, { most: MOST_OUTFITS })
+  @ArrayUnique(({ name }: OutfitDto) => name.toLowerCase(), { message: 'outfits: two have the same name' })
+  outfits?: OutfitDto[];
 }
 
 const NAME = /^[\p{L}][\p{L}\p{N} .'-]*$/u;
@@ -235,6 +270,12 @@ export const sheetOf = (list: readonly TraitDto[]): TraitSheet =>
     ]),
   );
 
+/** How tall somebody is: as a person said, else as words tell. */
+const heightOf = ({ name, species, description, corrected }: Character): number =>
+  Math.round(
+    100 * (corrected.height?.number ?? usualHeight({ name, description: descriptionOf({ species, description }) })),
+  ) / 100;
+
 /** The form in which a character leaves the server. */
 export const toCharacterDto = (c: Character): CharacterDto => ({
   id: c.id,
@@ -244,6 +285,8 @@ export const toCharacterDto = (c: Character): CharacterDto => ({
   items: c.items,
   usualWeight: c.usualWeight,
   corrected: traitList(c.corrected),
+  outfits: c.outfits.map(({ pictures, ...outfit }) => ({ ...outfit, pictures: [...pictures] })),
+  height: heightOf(c),
   updatedAt: c.updatedAt.toISOString(),
   version: c.version,
 });

@@ -8,6 +8,15 @@ export interface SheetItem {
   readonly slot?: Slot;
 }
 
+/** Clothes of somebody that words call by their name. */
+export interface Outfit {
+  readonly name: string;
+  /** What it is, in words; empty where pictures tell it all. */
+  readonly wears: string;
+  /** References that show it. */
+  readonly pictures: readonly string[];
+}
+
 /** A named person or creature. */
 export const CharacterEntity = defineEntity({
   name: 'Character',
@@ -22,6 +31,7 @@ export const CharacterEntity = defineEntity({
     usualWeight: p.double().$type<number>(),
     /** What a person corrected or locked, by the name of the trait. */
     corrected: p.json<TraitSheet>(),
+    outfits: p.json<Outfit[]>().default('[]'),
     createdAt: p.datetime(),
     updatedAt: p.datetime().index(),
     deletedAt: p.datetime().nullable(),
@@ -29,3 +39,7 @@ export const CharacterEntity = defineEntity({
   },
 });
 export type Character = InferEntity<typeof CharacterEntity>;
+
+/** The words that describe somebody: their own, else the kind of creature. */
+export const descriptionOf = ({ species, description }: Pick<Character, 'species' | 'description'>): string =>
+  description || (species === 'person' ? '' : `a ${species}`);

@@ -151,6 +151,36 @@ test('a character: unique by name, corrected traits stay, candidates are painted
   expect((await allReferences(studio, `?character=${picked.id}`)).map((r) => r.kind)).toEqual(['character']);
 });
 
+test('outfits of a character are kept; two of one name, or with pictures of nobody, are refused', async () => {
+  const c = await post<CharacterDto>('/cast', { name: 'Swantje', description: 'a tall girl' });
+  expect(c.outfits).toEqual([]);
+  const coat = { name: ' winter coat', wears: 'a green coat ', pictures: [pictures[0].id, pictures[0].id] };
+  const put = (outfits: object[]) => studio.ask.patch(`/api/v1/cast/${c.id}`).send({ version: c.version, outfits });
+  await put([{ ...coat, name: '<b>' }]).expect(400);
+  const gone = (await put([{ name: 'coat', wears: '', pictures: ['gone'] }]).expect(400)).body as object;
+  expect(JSON.stringify(gone)).toMatch(/1 of these pictures are not in the library/);
+  const twice = [
+    { name: 'Coat', wears: '', pictures: [] },
+    { name: 'coat', wears: '', pictures: [] },
+  ];
+  expect(JSON.stringify((await put(twice).expect(400)).body)).toMatch(/two have the same name/);
+  const changed = (await put([{ ...coat, name: 'winter coat' }]).expect(200)).body as CharacterDto;
+  expect(changed.outfits).toEqual([{ name: 'winter coat', wears: 'a green coat', pictures: [pictures[0].id] }]);
+  expect((await get<CharacterDto>(`/cast/${c.id}`)).outfits).toEqual(changed.outfits);
+});
+
+test('the height of a character follows its description until somebody says it', async () => {
+  const child = await post<CharacterDto>('/cast', { name: 'Pelle', description: 'a small boy' });
+  const grown = await post<CharacterDto>('/cast', { name: 'Enno', description: 'a tall man' });
+  const mouse = await post<CharacterDto>('/cast', { name: 'Fips', species: 'mouse' });
+  expect(mouse.height).toBeLessThan(child.height);
+  expect(child.height).toBeLessThan(0.85);
+  expect(grown.height).toBeGreaterThan(1);
+  const body = { version: child.version, corrected: [{ name: 'height', number: 1.3 }] };
+  const taller = (await studio.ask.patch(`/api/v1/cast/${child.id}`).send(body).expect(200)).body as CharacterDto;
+  expect(taller.height).toBe(1.3);
+});
+
 test('advice about looks and sheets names what to do', () => {
   expect(adviceFor({ count: 0, coherence: 1, unfit: [] })[0]).toMatch(/Add pictures/);
   expect(adviceFor({ count: 8, coherence: 0.9, unfit: [] })).toEqual(['It holds together.']);

@@ -3,15 +3,17 @@ import { Injectable } from '@nestjs/common';
 import {
   calledByShots,
   fuseTraits,
+  traitsOfParts,
   withCalled,
   type CastMember,
   type KnownName,
+  type KnownOutfit,
   type MixInfluence,
   type MixState,
   type ShotPlan,
   type TraitSheet,
 } from '@urbild/core';
-import { CharacterEntity, type Character } from '../cast/character.entity';
+import { CharacterEntity, descriptionOf, type Character, type Outfit } from '../cast/character.entity';
 import { ReferenceEntity, type Reference } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
 import { factsOf, type PictureFacts } from './pictureFacts';
@@ -131,11 +133,21 @@ export class SourcesService {
   /** Names of the whole cast with their descriptions, for reading prompts. */
   async names(): Promise<KnownName[]> {
     const cast = await this.em.find(CharacterEntity, { deletedAt: null }, { orderBy: { name: 'asc' } });
-    return cast.map(({ name, species, description }) => ({
-      name,
-      description: description || (species === 'person' ? '' : `a ${species}`),
+    const ids = [...new Set(cast.flatMap(({ outfits }) => outfits.flatMap((o) => o.pictures)))];
+    const references = ids.length ? await this.em.find(ReferenceEntity, { id: { $in: ids } }) : [];
+    const read = new Map(references.map((r) => [r.id, r.vision?.traits] as const));
+    return cast.map((c) => ({
+      name: c.name,
+      description: descriptionOf(c),
+      ...(c.outfits.length ? { outfits: c.outfits.map((o) => outfitOf(o, read)) } : {}),
     }));
   }
+}
+
+/** An outfit as prompts call it: its words, and the clothes that its pictures show. */
+function outfitOf({ name, wears, pictures }: Outfit, read: ReadonlyMap<string, TraitSheet | undefined>): KnownOutfit {
+  const clothes = traitsOfParts(fuseTraits(pictures.flatMap((id) => read.get(id) ?? [])), ['clothes']);
+  return { name, ...(wears ? { wears } : {}), ...(Object.keys(clothes).length ? { traits: clothes } : {}) };
 }
 
 /** What all pictures of a character say together with what people set right; nothing while nobody has looked at them. */

@@ -113,6 +113,33 @@ test('the cast is known by name and description, a creature without one by its s
   ]);
 });
 
+test('outfits are known by their words and by the clothes that their pictures show', async () => {
+  const em = memory.em();
+  const traits = {
+    hair: { colour: [0.3, 0, 0], confidence: 0.9 },
+    upper: { colour: [0.5, 0.1, 0], confidence: 0.6 },
+  };
+  putReference(em, 'coat', { vision: { faces: [], joints: [], traits } as never });
+  putReference(em, 'unread');
+  putCharacter(em, 'ute', {
+    name: 'Ute',
+    outfits: [
+      { name: 'winter coat', wears: 'a red coat', pictures: ['coat', 'unread'] },
+      { name: 'uniform', wears: '', pictures: ['unread'] },
+    ],
+  });
+  await em.flush();
+  const ute = (await sources().names()).find(({ name }) => name === 'Ute')!;
+  expect(ute.outfits).toEqual([
+    {
+      name: 'winter coat',
+      wears: 'a red coat',
+      traits: { upper: { colour: traits.upper.colour, confidence: expect.any(Number) as number } },
+    },
+    { name: 'uniform' },
+  ]);
+});
+
 test('others of the cast are whoever an influence does not show, as far as anything is known of them', async () => {
   const em = memory.em();
   const look = (choice: string) =>

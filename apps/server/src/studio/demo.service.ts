@@ -129,10 +129,11 @@ export class DemoService implements JobHandler, OnModuleInit {
       const items = found(pictures).map(({ referenceId, value }) => ({ referenceId, weight: value }));
       await this.looks.create({ name, notes, items }, id);
     }
-    for (const { id, name, species, description, pictures } of DEMO_CAST) {
+    for (const { id, name, species, description, outfits = [], pictures } of DEMO_CAST) {
       if (await em.count(CharacterEntity, { id })) continue;
       const items = found(pictures).map(({ referenceId, value }) => ({ referenceId, slot: value }));
-      await this.cast.create({ name, species, description, items }, id);
+      const dressed = outfits.map((o) => ({ ...o, pictures: [] }));
+      await this.cast.create({ name, species, description, items, outfits: dressed }, id);
     }
     await this.samples.ask(DEMO_LOOKS[0].id);
   }

@@ -1,4 +1,5 @@
 import type { Slot } from '@urbild/core';
+import type { Outfit } from '../cast/character.entity';
 
 /** A look of the demo studio; its pictures by their keys. */
 export interface DemoLook {
@@ -14,6 +15,7 @@ export interface DemoCharacter {
   readonly name: string;
   readonly species: string;
   readonly description: string;
+  readonly outfits?: readonly Omit<Outfit, 'pictures'>[];
   readonly pictures: readonly (readonly [key: string, slot: Slot])[];
 }
 
@@ -59,6 +61,10 @@ export const DEMO_CAST: readonly DemoCharacter[] = [
     name: 'Ilse',
     species: 'person',
     description: 'A young postwoman with a copper plait, freckles, a mustard oilskin coat and a moss-green satchel.',
+    outfits: [
+      { name: 'winter coat', wears: 'a blue coat, a white knit cap, a red scarf and boots' },
+      { name: 'market-day dress', wears: 'a green dress with white dots and shoes' },
+    ],
     pictures: [
       ['ilse-front', 'front'],
       ['ilse-three-quarter', 'three-quarter'],

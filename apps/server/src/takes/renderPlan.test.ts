@@ -197,3 +197,20 @@ test('all that is known of a character reaches the engine, in few digits: colour
   rowOf(told['face shape']!.shape!).forEach((v, k) => expect(v).toBeCloseTo(rowOf(MEAN_FACE)[k], 3));
   expect(request.influences[0].pictures[0].traits).toEqual(told);
 });
+
+test('of the outfits of the cast those are told that the words call, also of the demo cast', () => {
+  const upper = { colour: [0.512345, 0, 0] as const, confidence: 0.9, locked: true };
+  const outfits = [{ name: 'winter coat', wears: 'a green coat', traits: { upper } }, { name: 'Sunday dress' }];
+  const cast = [
+    { name: 'Nora', description: 'a girl', outfits },
+    { name: 'Ilse', outfits },
+  ];
+  const names = (prompt: string) => requestFor({ ...mix([]), prompt }, new Map(), { quality: 'draft' }, cast).names;
+  expect(names('nora on the pier')).toEqual([{ name: 'Nora', description: 'a girl' }]);
+  const [{ outfits: told }] = names('Nora in her winter coats')!;
+  expect(told).toEqual([
+    { name: 'winter coat', wears: 'a green coat', traits: { upper: { colour: [0.5123, 0, 0], confidence: 0.9 } } },
+  ]);
+  expect(names('Ilse on the pier')).toBeUndefined();
+  expect(names('Ilse in her Sunday dress')).toEqual([{ name: 'Ilse', outfits: [{ name: 'Sunday dress' }] }]);
+});

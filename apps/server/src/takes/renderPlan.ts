@@ -103,10 +103,16 @@ function toldFor(gives: Gives, facts: PictureFacts): PictureFacts {
 }
 
 /** The part of the cast that a prompt names and that the engine does not know anyway: nobody else can change the picture. */
-const namedIn = (prompt: string, cast: readonly KnownName[]): KnownName[] => {
+function namedIn(prompt: string, cast: readonly KnownName[]): KnownName[] {
   const words = prompt.toLowerCase();
-  return cast.filter(({ name }) => words.includes(name.toLowerCase()) && !CAST_NAMES.some((c) => c === name));
-};
+  const isIn = ({ name }: { readonly name: string }) => words.includes(name.toLowerCase());
+  return cast.filter(isIn).flatMap(({ outfits: all, ...known }) => {
+    // clothes that nobody calls are not in the picture
+    const outfits = all?.filter(isIn).map((o) => (o.traits ? { ...o, traits: plainSheet(o.traits) } : o)) ?? [];
+    if (!outfits.length && CAST_NAMES.some((c) => c === known.name)) return [];
+    return [{ ...known, ...(outfits.length ? { outfits } : {}) }];
+  });
+}
 
 const round = (v: number) => Math.round(v * 1e4) / 1e4;
 

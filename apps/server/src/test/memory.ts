@@ -87,6 +87,7 @@ export const putCharacter = (em: SqlEntityManager, id: string, fields: Partial<C
     items: [],
     usualWeight: 1,
     corrected: {},
+    outfits: [],
     createdAt: NOW,
     updatedAt: NOW,
     version: 1,

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
-import type { CastMember } from '@urbild/core';
+import type { CastMember, KnownName } from '@urbild/core';
 import { useMemo } from 'react';
 import { useNotice } from '../parts/notices';
 import { api, ask } from './client';
@@ -16,6 +16,7 @@ export type LookReading = Schemas['LookReadingDto'];
 export type CharacterReading = Schemas['CharacterReadingDto'];
 export type Trait = Schemas['TraitDto'];
 export type Slot = Schemas['Slot'];
+export type Outfit = Schemas['OutfitDto'];
 export type ShelfItem = Schemas['ShelfItemDto'];
 
 export const useLooks = () =>
@@ -39,6 +40,12 @@ export function useCastMembers(): readonly CastMember[] {
     () => (cast ?? []).map(({ id, name, usualWeight, items }) => ({ id, name, usualWeight, pictures: items.length })),
     [cast],
   );
+}
+
+/** The cast as prompts name it, with what its words say; pictures are read when a take is made. */
+export function useKnownNames(): readonly KnownName[] {
+  const { data: cast } = useCast();
+  return useMemo(() => (cast ?? []).map(({ name, description, outfits }) => ({ name, description, outfits })), [cast]);
 }
 
 export const useShelf = () => useQuery({ queryKey: keys.shelf, queryFn: () => ask(api.GET('/api/v1/shelf')) });

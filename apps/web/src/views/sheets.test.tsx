@@ -136,6 +136,9 @@ describe('a character', () => {
         { referenceId: 'q', slot: 'front' },
       ],
       corrected: [],
+      outfits: [],
+      height: 1,
+      species: 'person',
       version: 1,
       ...fields,
     }) as Character;
@@ -144,6 +147,7 @@ describe('a character', () => {
     const asked = answers({
       'GET /api/v1/references': TWO,
       'GET /api/v1/cast/{id}/reading': { agreement: 0.71, advice: [], waiting: 2, traits: [], odd: 'r', pictures },
+      'GET /api/v1/cast': [character(fields)],
       'GET /api/v1/cast/{id}/tally': { takes: 0, traits: [] },
       'GET /api/v1/takes/made-with/{id}': [],
       'PATCH /api/v1/cast/{id}': character(fields),

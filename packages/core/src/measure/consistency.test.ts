@@ -185,6 +185,15 @@ describe('who is seen', () => {
     const [coat, hair] = ['upper', 'hair'].map((n) => distances({ 4: { subject: moved(other, n) } })[4]);
     expect(coat).toBeLessThan(0.5 * hair);
   });
+  test('a coat that the words call by its name is no other person at all', () => {
+    const coat = moved([0.3, 0.05, 0.05], 'upper');
+    const [called, other] = [{ ...coat, outfit: 'winter coat' }, coat].map((s) => distances({ 4: { subject: s } })[4]);
+    expect(called).toBeLessThan(0.05);
+    expect(other).toBeGreaterThan(2 * called);
+    expect(distances({ 4: { subject: { ...moved([0.4, 0, 0], 'hair'), outfit: 'winter coat' } } })[4]).toBeGreaterThan(
+      0.2,
+    );
+  });
   test('a small figure is believed less', () => {
     const at = (height: number) => distances({ 4: { subject: { ...moved([0.3, 0, 0], 'hair'), height } } })[4];
     expect(at(0.3)).toBeLessThan(0.5 * at(0.9));

@@ -86,7 +86,9 @@ function faceWords(brief: SceneBrief, person: PersonBrief, sheet: TraitSheet): C
   return out;
 }
 
-function clothesWords(brief: SceneBrief, { garments }: PersonBrief, sheet: TraitSheet): ContraryWords[] {
+function clothesWords(brief: SceneBrief, { garments, outfit }: PersonBrief, sheet: TraitSheet): ContraryWords[] {
+  // other clothes by name are no contradiction
+  if (outfit) return [];
   const out: ContraryWords[] = [];
   const upper = sure(sheet.upper)?.colour;
   for (const { kind, colour } of garments) {

@@ -2,6 +2,7 @@ import type { Lab } from '../colour/oklab';
 import { clamp, median } from '../maths/scalar';
 import { tellingOf, traitDistance } from '../traits/apart';
 import { fuseTraits } from '../traits/fuse';
+import { inOtherClothes, isWornTrait } from '../traits/parts';
 import { COLOUR_TRAITS, type TraitName, type TraitSheet } from '../traits/types';
 import { allBut } from './robust';
 import type { JudgedInfluence, ShotFacts } from './shotFacts';
@@ -21,9 +22,7 @@ const TELLING = 1.2;
 /** How far light moves colours of people at most, OKLab: lightness, and each of a and b. */
 const LIGHT = { l: 0.1, ab: 0.05 } as const;
 
-/** What is worn: held things lie before it, and it may be changed. */
-const WORN: ReadonlySet<string> = new Set(['upper', 'lower', 'hat', 'headwear']);
-/** How much of a distance counts that only what is worn makes. */
+/** How much of a distance counts that only what is worn makes: held things lie before it, and it may be changed. */
 const WORN_COUNTS = 0.4;
 
 /** What a shot shows of somebody as it is compared with the others. */
@@ -72,7 +71,7 @@ function withoutLight(sheet: TraitSheet, light: Lab): TraitSheet {
 function distanceOf(own: TraitSheet, usual: TraitSheet): number | undefined {
   const whole = traitDistance(own, usual);
   const bare = traitDistance(
-    only(own, (name) => !WORN.has(name)),
+    only(own, (name) => !isWornTrait(name)),
     usual,
   );
   if (whole === undefined || bare === undefined || whole < bare) return whole;
@@ -88,7 +87,11 @@ export function identityOff(
   { id, sheet }: JudgedInfluence,
   pictureHeight: number,
 ): IdentityOff[] {
-  const seen = shots.map(({ subjects: { [id]: s } }) => (s && s.height * pictureHeight >= TOLD ? s.traits : {}));
+  const seen = shots.map(({ subjects: { [id]: s } }) => {
+    if (!s || s.height * pictureHeight < TOLD) return {};
+    // clothes that the words call are others on purpose
+    return s.outfit === undefined ? s.traits : inOtherClothes(s.traits);
+  });
   const all = seen.map((s) => toldOf(s, sheet));
   return all.map((_, k) => {
     const legible = Object.keys(seen[k]).length > 0;

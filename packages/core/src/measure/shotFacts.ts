@@ -14,6 +14,8 @@ export interface SubjectFacts {
   readonly yaw?: number;
   /** What the picture shows of them; empty where the face is too small or turned away. */
   readonly traits: TraitSheet;
+  /** The outfit that the words call. */
+  readonly outfit?: string;
   /** The share that each influence had in who they are, 0..1, by influence. */
   readonly shares: Readonly<Record<string, number>>;
 }

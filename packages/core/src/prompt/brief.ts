@@ -1,4 +1,5 @@
 import type { Lch } from '../colour/oklch';
+import type { TraitSheet } from '../traits/types';
 
 /** Times of day that the painter can light. */
 export const TIMES = ['dawn', 'morning', 'noon', 'dusk', 'night', 'moonlight'] as const;
@@ -178,6 +179,8 @@ export interface PersonBrief extends Placed {
   readonly garments: readonly Garment[];
   /** The colour of "a woman in red". */
   readonly clothes?: NamedColour;
+  /** The outfit that the words call by its name; its garments are among the others. */
+  readonly outfit?: KnownOutfit;
   /** What was refused for this person: "hat", "beard", ... */
   readonly bare: readonly string[];
   readonly holds: readonly Held[];
@@ -198,6 +201,7 @@ export interface CreatureBrief extends Placed {
   readonly view?: View;
   /** A scarf or a hat on a creature. */
   readonly garments: readonly Garment[];
+  readonly outfit?: KnownOutfit;
 }
 
 /** A thing. */
@@ -243,11 +247,27 @@ export interface SceneBrief {
 export const peopleOf = (brief: SceneBrief): PersonBrief[] =>
   brief.entities.filter((e): e is PersonBrief => e.kind === 'person');
 
+/** The most outfits of one character, the longest name of one, and the longest words for one, in characters. */
+export const MOST_OUTFITS = 12;
+export const LONGEST_OUTFIT_NAME = 40;
+export const LONGEST_OUTFIT_WORDS = 200;
+
+/** Clothes of somebody that words call by a name: "winter coat", "Sunday dress". */
+export interface KnownOutfit {
+  readonly name: string;
+  /** What it is, in words: "a long green coat and a knit cap". */
+  readonly wears?: string;
+  /** What its pictures show of it; what `wears` names goes before. */
+  readonly traits?: TraitSheet;
+}
+
 /** Somebody whom a studio knows by name, and the words that describe them. */
 export interface KnownName {
   readonly name: string;
   /** "a girl with a green coat", "a small dog"; nothing is known without. */
   readonly description?: string;
+  /** Clothes of theirs that words can call. */
+  readonly outfits?: readonly KnownOutfit[];
 }
 
 /** The name of an entity, of the cast or of the studio; undefined for whoever has none. */

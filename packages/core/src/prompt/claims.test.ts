@@ -104,3 +104,15 @@ test('every word that means something is a claim, a word that came to nothing, o
     { numRuns: 300 },
   );
 });
+
+test.each(['Ilse in her green coat', 'Ilse with her red scarf in the marsh', 'Tove in her winter boots'])(
+  '%s: "her" says whose it is, and points to nobody',
+  (prompt) => expect(understand(prompt).unused.map((u) => u.text)).not.toContain('in'),
+);
+test.each(['a fox behind her', 'a dog beside her, at dusk'])('%s: whom "her" means is asked', (prompt) =>
+  expect(
+    understand(prompt)
+      .unused.map((u) => u.why)
+      .join(),
+  ).toMatch(/say the name again/),
+);

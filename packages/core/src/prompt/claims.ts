@@ -121,8 +121,9 @@ export class ClaimTracker {
   }
 }
 
-/** A word that stands for something named before. */
-const POINTS_BACK = /^\s+(it|them|him|her|us|me|this|that|these|those)\b/i;
+/** A word that stands for something named before; "her" before a noun says whose that is. */
+const POINTS_BACK =
+  /^\s+(?:(?:it|them|him|us|me|this|that|these|those)\b|her\b(?!\s+(?!(?:and|or|in|on|at|by|with|from|to)\b)\p{L}))/iu;
 
 const signatureOf = (pending: Pending): string => JSON.stringify(pending);
 const NOTHING = signatureOf({ colours: [], features: [], garments: [] });
@@ -194,6 +195,8 @@ export function isSaidOf(e: Entity, axis: string, value: string): boolean {
     case 'action':
     case 'view':
       return e.kind !== 'thing' && e[axis] === value;
+    case 'outfit':
+      return e.kind !== 'thing' && e.outfit?.name === value;
     case 'garment':
       return e.kind !== 'thing' && e.garments.some((g) => g.kind === value);
     case 'colour':

@@ -5,6 +5,7 @@ import type {
   Expression,
   Garment,
   Held,
+  KnownOutfit,
   NamedColour,
   Pattern,
   Placed,
@@ -42,6 +43,7 @@ export interface EntityDraft {
   eyes?: NamedColour;
   garments: Garment[];
   clothes?: NamedColour;
+  outfit?: KnownOutfit;
   bare: string[];
   holds: Held[];
   action?: Action;

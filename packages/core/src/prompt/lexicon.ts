@@ -30,6 +30,8 @@ export const VOCABULARY = {
   feature: FEATURE_WORDS,
   'hair colour': HAIR_COLOUR_WORDS,
   garment: GARMENT_WORDS,
+  // a studio's own words, in outfits.ts
+  outfit: {},
   expression: EXPRESSION_WORDS,
   action: ACTION_WORDS,
   view: VIEW_WORDS,

@@ -39,8 +39,11 @@ export abstract class NounReader {
   protected afterMedium = false;
   /** The last noun was a place. */
   protected placeLast = false;
+  /** The last noun was something that is worn. */
+  protected dressed = false;
 
   protected closeNoun(): void {
+    this.dressed = false;
     this.pending = nothingPending();
     this.opened = false;
     this.negated = false;
@@ -75,7 +78,7 @@ export abstract class NounReader {
       holds: [],
     };
     if (cast) draft.cast = cast;
-    else if (name) Object.assign(draft, this.known(name), { name });
+    else if (name) Object.assign(draft, copyOf(this.known(name)), { name });
     else {
       draft.age = age;
       if (sex === 'woman' || sex === 'girl') draft.sex = 'woman';
@@ -183,8 +186,12 @@ export abstract class NounReader {
     this.current = draft;
     this.placeLast = false;
     this.relation = undefined;
+    this.dress(draft);
     this.closeNoun();
   }
+
+  /** Puts an outfit on whoever was named after it. */
+  protected dress(_: EntityDraft): void {}
 
   protected garment(found: Found, next: Token | undefined): boolean {
     const kind = on(found, 'garment');
@@ -209,6 +216,7 @@ export abstract class NounReader {
     this.pending = nothingPending();
     this.negated = false;
     this.opened = false;
+    this.dressed = true;
     return true;
   }
 
@@ -259,6 +267,14 @@ export abstract class NounReader {
     return this.done();
   }
 }
+
+/** What is known of somebody, to be changed by what the words say. */
+const copyOf = (known: Partial<EntityDraft>): Partial<EntityDraft> => ({
+  ...known,
+  garments: [...(known.garments ?? [])],
+  bare: [...(known.bare ?? [])],
+  holds: [...(known.holds ?? [])],
+});
 
 const isNounWord = (token: Token): boolean => {
   const found = lookUp([token], 0);

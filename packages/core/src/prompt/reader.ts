@@ -1,10 +1,11 @@
 import type { Action, Age, Expression, Pattern, Placed, Relation, View } from './brief';
 import { ClaimTracker, type ReaderState } from './claims';
-import { isAnimate, nothingPending, type EntityDraft, type Pending } from './draft';
+import { isAnimate, nothingPending, shaded, type EntityDraft, type Pending } from './draft';
 import { COLOUR_VALUES } from './english/colours';
 import { DETERMINERS, GRAMMAR, NEGATIONS } from './english/grammar';
 import { lookUp, on, type Axis, type Found } from './lexicon';
 import { NounReader } from './nouns';
+import { putOn, type Outfits, type ReadOutfit } from './outfits';
 import { tokenise, type Token } from './tokens';
 
 /** Axes that hold for the whole picture. */
@@ -18,8 +19,14 @@ export class Reader extends NounReader {
   /** What every word was used for. */
   readonly tracker = new ClaimTracker();
 
-  /** `names` are people and creatures whom the studio knows, with what their descriptions were read as. */
-  constructor(private readonly names: ReadonlyMap<string, Partial<EntityDraft>> = new Map()) {
+  /** Outfits that were called before whoever wears them was named, by the name of the owner. */
+  private readonly laidOut = new Map<string, ReadOutfit>();
+
+  /** `names` are people and creatures whom the studio knows, with what their descriptions were read as, and `outfits` their clothes. */
+  constructor(
+    private readonly names: ReadonlyMap<string, Partial<EntityDraft>> = new Map(),
+    private readonly outfits?: Outfits,
+  ) {
     super();
   }
 
@@ -56,10 +63,12 @@ export class Reader extends NounReader {
         i++;
         continue;
       }
-      const found = this.nameAt(tokens, i) ?? lookUp(tokens, i);
+      const outfit = this.outfits?.at(tokens, i, this.ownersIn(tokens, i));
+      const found = this.nameAt(tokens, i) ?? outfit?.found ?? lookUp(tokens, i);
       if (found) {
         this.note(text, token, tokens[i + found.count - 1].end, found);
-        this.take(found, tokens[i + found.count]);
+        if (found === outfit?.found) this.callOutfit(outfit.of);
+        else this.take(found, tokens[i + found.count]);
         this.tracker.step(this.state(), this.understood.at(-1), found.meanings);
         i += found.count;
         continue;
@@ -70,6 +79,37 @@ export class Reader extends NounReader {
     }
     this.endPhrase('.');
     this.tracker.step(this.state());
+  }
+
+  /** Who may wear an outfit that is called at token `at`: whoever was named last, or before anybody is named, whoever comes first. */
+  private ownersIn(tokens: readonly Token[], at: number): string[] {
+    const named = this.group.flatMap((e) => e.cast ?? e.name ?? []);
+    if (this.group.length) return named;
+    for (let k = at; k < tokens.length; k++) {
+      const next = this.nameAt(tokens, k) ?? lookUp(tokens, k);
+      const name = next && on(next, 'cast');
+      if (name) return [name];
+    }
+    return [];
+  }
+
+  /** Whoever has the outfit puts it on, now or as soon as they are named. */
+  private callOutfit(of: ReadonlyMap<string, ReadOutfit>): void {
+    this.flushColours();
+    for (const [owner, outfit] of of) {
+      const wearer = this.group.find((e) => (e.cast ?? e.name) === owner);
+      if (this.negated) this.refused.add(`outfit: ${outfit.known.name}`);
+      else if (wearer) putOn(wearer, outfit, usualOf(this.names.get(owner)));
+      else this.laidOut.set(owner, outfit);
+    }
+    this.relation = undefined;
+    if (this.group.length) this.closeNoun();
+  }
+
+  protected override dress(e: EntityDraft): void {
+    const owner = e.cast ?? e.name;
+    const outfit = owner === undefined ? undefined : this.laidOut.get(owner);
+    if (outfit) putOn(e, outfit, usualOf(this.names.get(owner!)));
   }
 
   private state(): ReaderState {
@@ -149,6 +189,7 @@ export class Reader extends NounReader {
     const colour = get('colour');
     if (colour) p.colours.push({ name: colour, lch: COLOUR_VALUES[colour] });
     else if (get('shade')) p.shade = get('shade');
+    else if (get('pattern') && found.plural && this.onGarment(get('pattern') as Pattern)) return;
     else if (get('pattern')) p.pattern = get('pattern') as Pattern;
     else if (get('count')) {
       p.count = Number(get('count'));
@@ -228,6 +269,17 @@ export class Reader extends NounReader {
     this.relation = undefined;
   }
 
+  /** "a dress with white dots": the pattern goes onto what was put on last. */
+  private onGarment(pattern: Pattern): boolean {
+    const wearer = this.wearer();
+    const last = wearer?.garments.at(-1);
+    if (this.relation !== 'with' || !this.dressed || !wearer || !last) return false;
+    const second = shaded(this.pending.colours[0], this.pending.shade) ?? last.second;
+    wearer.garments[wearer.garments.length - 1] = { ...last, pattern, second };
+    this.done();
+    return true;
+  }
+
   protected skin(skin: Pending['skin']): void {
     const wearer = this.group.find((e) => e.kind === 'person');
     if (this.relation && wearer && !this.opened) wearer.skin = skin;
@@ -239,6 +291,8 @@ export class Reader extends NounReader {
   }
 }
 
+const usualOf = ({ garments = [], clothes }: Partial<EntityDraft> = {}) => ({ garments, clothes });
+
 const isNoun = (found: Found): boolean =>
   found.meanings.some((m) =>
     [
@@ -247,6 +301,7 @@ const isNoun = (found: Found): boolean =>
       'creature',
       'thing',
       'garment',
+      'outfit',
       'feature',
       'place',
       'weather',

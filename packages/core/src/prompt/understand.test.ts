@@ -109,6 +109,14 @@ describe('who and what', () => {
     ['a tall thin man in a top hat', { size: 'tall', build: 'thin', garments: [{ kind: 'top hat' }] }],
     ['a red-haired girl', { hair: { colour: { name: 'red' } } }],
     ['a woman in red', { clothes: { name: 'red' } }],
+    [
+      'a girl in a green dress with white dots',
+      { garments: [{ kind: 'dress', colour: { name: 'green' }, second: { name: 'white' }, pattern: 'dots' }] },
+    ],
+    [
+      'a girl in a dress with striped trousers',
+      { garments: [{ kind: 'dress' }, { kind: 'trousers', pattern: 'stripes' }] },
+    ],
     ['a boy in a blue striped scarf', { garments: [{ kind: 'scarf', colour: { name: 'blue' }, pattern: 'stripes' }] }],
     ['a woman in a pale green dress', { garments: [{ kind: 'dress', colour: { name: 'light green' } }] }],
     ['a bald man with a moustache', { moustache: true, hair: { style: 'bald' } }],

@@ -1,9 +1,10 @@
-import { CAST_NAMES } from './brief';
+import { CAST_NAMES, LONGEST_OUTFIT_WORDS } from './brief';
 import type {
   Action,
   Entity,
   Framing,
   KnownName,
+  KnownOutfit,
   Medium,
   PlaceName,
   Relation,
@@ -15,6 +16,7 @@ import type {
 import type { EntityDraft } from './draft';
 import { LANDMARKS } from './english/places';
 import type { Axis } from './lexicon';
+import { Outfits, type ReadOutfit } from './outfits';
 import { Reader } from './reader';
 
 /** The longest prompt that is read, in characters. */
@@ -91,6 +93,20 @@ function draftsOf(names: readonly KnownName[]): Map<string, Partial<EntityDraft>
   return drafts;
 }
 
+/** The outfits of everybody who has some, as words call them. */
+function outfitsOf(names: readonly KnownName[]): Outfits | undefined {
+  const owned = names.filter(({ outfits }) => outfits?.length);
+  if (!owned.length) return undefined;
+  return new Outfits(new Map(owned.map(({ name, outfits }) => [name, outfits!.map(readOutfit)])));
+}
+
+function readOutfit(known: KnownOutfit): ReadOutfit {
+  const reader = new Reader();
+  if (known.wears) reader.read(`a person in ${known.wears.slice(0, LONGEST_OUTFIT_WORDS)}`);
+  const { garments = [], clothes, bare = [] } = reader.entities[0] ?? {};
+  return { known, garments, clothes, bare };
+}
+
 /**
  * Reads a prompt: words -> what to draw. `avoid` holds words that shall not appear, with or without a "no" before them; a "no ..." or
  * "without ..." in the text does the same. Unknown words are reported in `unheard`, never silently dropped. Text beyond
@@ -100,7 +116,7 @@ function draftsOf(names: readonly KnownName[]): Map<string, Partial<EntityDraft>
 export function understand(prompt: string, avoid = '', names: readonly KnownName[] = []): SceneBrief {
   const text = prompt.slice(0, MAX_PROMPT_LENGTH);
   const known = draftsOf(names);
-  const reader = new Reader(known);
+  const reader = new Reader(known, outfitsOf(names));
   reader.read(text);
   const refused = new Set(reader.refused);
   if (avoid.trim()) {
@@ -240,7 +256,8 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
       relation,
     };
     const garments = e.garments.filter((g) => !refused.has(`garment: ${g.kind}`));
-    const { kind, what, cast, name, nameOnly, colour, action, view, holds, ...traits } = e;
+    const { kind, what, cast, name, nameOnly, colour, action, view, holds, outfit: worn, ...traits } = e;
+    const outfit = worn ? { outfit: worn } : {};
     if (kind === 'thing') return { kind, thing: what, colour, ...placed };
     if (kind === 'creature')
       return {
@@ -253,6 +270,7 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
         action,
         view,
         garments,
+        ...outfit,
         ...placed,
       };
     const {
@@ -281,6 +299,7 @@ function finish(kept: readonly EntityDraft[], refused: ReadonlySet<string>): Ent
       ...looks,
       garments,
       clothes,
+      ...outfit,
       bare,
       holds: inHand,
       action,

@@ -1,5 +1,5 @@
 import { shapeDistance } from './faceShape';
-import { ALL_TRAITS, NUMBER_TRAITS, type Trait, type TraitName, type TraitSheet } from './types';
+import { ALL_TRAITS, FACE_NUMBER_TRAITS, type Trait, type TraitName, type TraitSheet } from './types';
 
 /**
  * How much each trait counts when two sheets are compared: by how reliably it is read. Colours are sure; the style of hair is
@@ -7,7 +7,7 @@ import { ALL_TRAITS, NUMBER_TRAITS, type Trait, type TraitName, type TraitSheet 
  * below is seldom in sight.
  */
 const WEIGHT: Readonly<Partial<Record<TraitName, number>>> = {
-  ...Object.fromEntries(NUMBER_TRAITS.map((name) => [name, 0.08])),
+  ...Object.fromEntries(FACE_NUMBER_TRAITS.map((name) => [name, 0.08])),
   hair: 1.6,
   skin: 1.6,
   upper: 0.9,

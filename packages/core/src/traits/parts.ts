@@ -19,6 +19,7 @@ export const PART_OF_TRAIT: Readonly<Partial<Record<TraitName, IdentityPart>>> =
   'hair style': 'hair',
   'hair length': 'hair',
   build: 'build',
+  height: 'build',
   upper: 'clothes',
   lower: 'clothes',
   hat: 'clothes',
@@ -26,6 +27,15 @@ export const PART_OF_TRAIT: Readonly<Partial<Record<TraitName, IdentityPart>>> =
   species: 'build',
   body: 'build',
 };
+
+/** True for a trait of what is worn: it may be changed. */
+export const isWornTrait = (name: string): boolean => PART_OF_TRAIT[name as TraitName] === 'clothes';
+
+/** What is known of somebody who wears something else: their own sheet with the clothes of another one, or with none that are known. */
+export const inOtherClothes = (sheet: TraitSheet, clothes: TraitSheet = {}): TraitSheet => ({
+  ...Object.fromEntries(Object.entries(sheet).filter(([name]) => !isWornTrait(name))),
+  ...traitsOfParts(clothes, ['clothes']),
+});
 
 /** The traits of a sheet that belong to some parts of an identity. */
 export const traitsOfParts = (sheet: TraitSheet, parts: readonly IdentityPart[]): TraitSheet =>

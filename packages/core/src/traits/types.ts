@@ -4,7 +4,7 @@ import type { FaceShape } from './faceShape';
 /** Traits that are colours, OKLab. */
 export const COLOUR_TRAITS = ['skin', 'hair', 'eyes', 'lips', 'upper', 'lower', 'hat', 'body'] as const;
 /** Traits of the face that are numbers; 1 is the usual. */
-export const NUMBER_TRAITS = [
+export const FACE_NUMBER_TRAITS = [
   'face width',
   'jaw',
   'eye size',
@@ -12,6 +12,8 @@ export const NUMBER_TRAITS = [
   'nose length',
   'mouth fullness',
 ] as const;
+/** All traits that are numbers; a height is against that of a grown person. */
+export const NUMBER_TRAITS = [...FACE_NUMBER_TRAITS, 'height'] as const;
 /** Traits that are one of several words. */
 export const CHOICE_TRAITS = ['hair style', 'hair length', 'headwear', 'beard', 'glasses', 'build', 'species'] as const;
 

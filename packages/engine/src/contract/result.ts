@@ -3,6 +3,7 @@ import type {
   FoundWord,
   IdentityPart,
   Joints,
+  KnownOutfit,
   NotDrawn,
   RemarkKind,
   TextSpan,
@@ -47,6 +48,8 @@ export interface RenderedFigure {
   readonly box: readonly [number, number, number, number];
   readonly face?: FaceFrame;
   readonly joints: Joints;
+  /** The outfit that the words call, with what is known of it. */
+  readonly outfit?: KnownOutfit;
   /** What the finished picture shows of them: what pictures in one look are compared by. */
   readonly traits: TraitSheet;
   /** The same without what a look did to all colours alike: what is compared with a sheet. Absent where no look lies over the picture. */

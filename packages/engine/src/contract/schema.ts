@@ -10,6 +10,7 @@ import {
   MAX_INFLUENCES,
   FACE_CONTOURS,
   FACE_REACH,
+  MOST_OUTFITS,
   NUMBER_TRAITS,
   SHAPE_TRAITS,
   SETTINGS,
@@ -105,6 +106,8 @@ const traits = object(
   'trait',
 );
 
+const outfit = object({ name: text(), wears: text(), traits: ref('traits') }, ['name']);
+
 const area = object(
   {
     colour: { type: 'string', pattern: '^#[0-9a-f]{6}$', description: 'a colour as #rrggbb, in small letters' },
@@ -176,7 +179,12 @@ export const REQUEST_SCHEMA: JsonSchema = {
       height: whole(MIN_SIDE, MAX_SIDE, 512),
       ...declared(SETTINGS),
       emphases: list(object({ words: text(), weight: number(0, 2, 1) }, ['words']), MAX_EMPHASES),
-      names: list(object({ name: text(), description: text() }, ['name']), MOST_NAMES),
+      names: list(
+        object({ name: text(), description: text(), outfits: { ...list(outfit, MOST_OUTFITS), title: 'outfits' } }, [
+          'name',
+        ]),
+        MOST_NAMES,
+      ),
       start: object({ content: text(), change: number(0, 1, 0.6) }, ['content']),
       mask: ref('mask'),
       frame,

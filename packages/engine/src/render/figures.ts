@@ -2,6 +2,7 @@ import {
   CHROMA_GAIN,
   fuseTraits,
   identityArrival,
+  inOtherClothes,
   median,
   nameOf,
   partsOf,
@@ -9,6 +10,7 @@ import {
   poseOf,
   smoothstep,
   traitsOfParts,
+  type Entity,
   type JointName,
   type Joints,
   type JudgedChannel,
@@ -89,6 +91,8 @@ export function figuresOf({ figures, brief, labels, cast }: Staged, picture: Pic
   const { width: w, height: h } = picture;
   const plain = cast && figures.length ? withoutCast(picture, cast) : undefined;
   return figures.map((f) => {
+    const entity: Entity | undefined = brief.entities[f.entity];
+    const outfit = entity && entity.kind !== 'thing' ? entity.outfit : undefined;
     const face = f.kind === 'person' ? faceOfRecord(f, w, h) : undefined;
     const seenIn = (seen: Picture): TraitSheet => {
       if (f.kind !== 'person') return bodyIn(f, labels, seen);
@@ -97,7 +101,8 @@ export function figuresOf({ figures, brief, labels, cast }: Staged, picture: Pic
     };
     return {
       kind: f.kind,
-      name: brief.entities[f.entity] && nameOf(brief.entities[f.entity]),
+      name: entity && nameOf(entity),
+      ...(outfit ? { outfit } : {}),
       box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
       face,
       joints: jointsOf(f, w, h),
@@ -153,7 +158,8 @@ export function figureDistances({
   const parts = partsOf(influence);
   if (sheet && parts.length) {
     const of = (one: TraitSheet) => traitsOfParts(one, parts);
-    const arrival = identityArrival(of(a.unlooked ?? a.traits), of(sheet), people.map(of));
+    const known = a.outfit && influence.gives !== 'outfit' ? inOtherClothes(sheet, a.outfit.traits) : sheet;
+    const arrival = identityArrival(of(a.unlooked ?? a.traits), of(known), people.map(of));
     out.identity = arrival ? { value: arrival.value, part: areaOf(a.box) } : TOO_SMALL;
   } else if (parts.length) out.identity = NO_TRAITS;
   const joints = influence.pictures.find((p) => p.joints)?.joints;

@@ -43,6 +43,7 @@ export function factsOfRender(
       height: isThem ? figure.box[3] - figure.box[1] : 0,
       yaw: isThem ? figure.face?.yaw : undefined,
       traits: isThem ? figure.traits : {},
+      ...(isThem && figure.outfit ? { outfit: figure.outfit.name } : {}),
       shares: meanSharesOf(render, 'identity', subject),
     };
   }

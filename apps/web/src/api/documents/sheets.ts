@@ -36,6 +36,7 @@ export const characterFields = (c: Character): CharacterFields => ({
   items: c.items,
   usualWeight: c.usualWeight,
   corrected: c.corrected,
+  outfits: c.outfits,
 });
 
 export const characterDocument = (client: QueryClient, character: Character): SaveQueue<CharacterFields> =>

@@ -29,7 +29,7 @@ export function Marked({ prompt, notDrawn = NOTHING }: MarkedProps) {
   const pictures = useReferencesById(named.flatMap((c) => c.items[0]?.referenceId ?? []));
   const parts = useMemo(() => {
     const characterOf = (text: string) => named.find((c) => c.name.toLowerCase() === text.toLowerCase());
-    const { understood, unheard, unused } = understand(prompt);
+    const { understood, unheard, unused } = understand(prompt, '', named);
     const undrawn = new Map([...unused, ...notDrawn].map((s) => [s.start, s.why]));
     const known = [...understood, ...unheard];
     const extra = named.flatMap((c) => {

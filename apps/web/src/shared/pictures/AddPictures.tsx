@@ -11,10 +11,12 @@ const SHOWN = 120;
 export function AddPictures({
   have,
   kind,
+  label = 'Add pictures',
   onAdd,
 }: {
   have: readonly string[];
   kind: Kind;
+  label?: string;
   onAdd: (ids: string[]) => void;
 }) {
   const [open, setOpen] = useState(false);
@@ -22,7 +24,7 @@ export function AddPictures({
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
         <Button className="flex items-center gap-1.5">
-          <Plus size={16} aria-hidden /> Add pictures
+          <Plus size={16} aria-hidden /> {label}
         </Button>
       </Dialog.Trigger>
       <Dialog.Portal>

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Take } from '../../api/client';
 import { useNewStrip } from '../../api/trials';
+import { useKnownNames } from '../../api/sheets';
 import { DialogFrame } from '../../parts/DialogFrame';
 import { KeptPhrases } from './KeptPhrases';
 import { phraseOf, usedBefore, withPhrase } from './words';
@@ -28,6 +29,7 @@ interface Props {
 export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, onWeigh, save, onClose }: Props) {
   const go = useNavigate();
   const strip = useNewStrip(mixId);
+  const names = useKnownNames();
   const [text, setText] = useState(prompt);
   const field = useRef<HTMLTextAreaElement>(null);
   const marked = () => phraseOf(text, field.current?.selectionStart ?? 0, field.current?.selectionEnd ?? 0);
@@ -66,7 +68,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, o
             <Marked prompt={text} />
           </p>
         )}
-        <NotDrawn text={text} avoid={avoid} onPut={put} />
+        <NotDrawn text={text} avoid={avoid} names={names} onPut={put} />
       </div>
       <WordWeights prompt={text} avoid={avoid} emphases={emphases} onChange={onWeigh} />
       <SaidMoreRichly text={text} more={more} busy={strip.isPending} onDrawBoth={() => void drawBoth()} onPut={put} />

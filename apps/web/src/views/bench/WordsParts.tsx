@@ -1,4 +1,4 @@
-import { nearestWords, richer, understand, VOCABULARY } from '@urbild/core';
+import { nearestWords, richer, understand, VOCABULARY, type KnownName } from '@urbild/core';
 import type { ReactNode } from 'react';
 import { Button } from '../../parts/Button';
 import { replaced } from './words';
@@ -12,9 +12,17 @@ const DRAWABLE = [
   ['Clothes', 'garment'],
 ] as const;
 
+interface NotDrawnProps {
+  readonly text: string;
+  readonly avoid: string;
+  /** Whom the studio knows. */
+  readonly names: readonly KnownName[];
+  readonly onPut: (text: string) => void;
+}
+
 /** Words that the painter does not know, each with those that could stand there, and words of which less is drawn than they say. */
-export function NotDrawn({ text, avoid, onPut }: { text: string; avoid: string; onPut: (text: string) => void }) {
-  const { unheard, unused } = understand(text, avoid);
+export function NotDrawn({ text, avoid, names, onPut }: NotDrawnProps) {
+  const { unheard, unused } = understand(text, avoid, names);
   if (!unheard.length && !unused.length) return null;
   return (
     <ul aria-label="Words that are not drawn" className="flex flex-col gap-1.5">

@@ -131,7 +131,17 @@ describe('what lies on the table', () => {
 
 describe('a name in the words', () => {
   const nilo = {
-    ...{ id: 'nilo', name: 'Nilo', species: 'person', description: '', corrected: [], usualWeight: 0.65, version: 1 },
+    ...{
+      id: 'nilo',
+      name: 'Nilo',
+      species: 'person',
+      description: '',
+      corrected: [],
+      outfits: [],
+      height: 1,
+      usualWeight: 0.65,
+      version: 1,
+    },
     items: [{ referenceId: 'r', slot: 'front' }],
   };
   const openNamed = (prompt: string, fields: Partial<Mix> = {}) =>

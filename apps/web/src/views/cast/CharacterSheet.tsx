@@ -5,7 +5,7 @@ import { api, ask, type Reference } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useStudio } from '../../api/queries';
 import { useReferencesById } from '../../api/references';
-import { useAct, useChangeCharacter, useCharacterReading, type Character, type Slot } from '../../api/sheets';
+import { useAct, useCast, useChangeCharacter, useCharacterReading, type Character, type Slot } from '../../api/sheets';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
 import { Slider } from '../../shared/forms/Slider';
@@ -15,6 +15,8 @@ import { useWeighInfluences } from '../../shared/mix/useWeigh';
 import { AddPictures } from '../../shared/pictures/AddPictures';
 import { MadeWith } from '../../shared/pictures/MadeWith';
 import { FaceForm } from './FaceForm';
+import { HeightLine } from './HeightLine';
+import { Outfits } from './Outfits';
 import { TraitList } from './TraitList';
 import { TraitTally } from './TraitTally';
 
@@ -25,9 +27,7 @@ const shownIn = ({ slot }: Character['items'][number], r: Reference | undefined)
 export function CharacterSheet({ character: c }: { character: Character }) {
   const change = useChangeCharacter();
   const { data: reading } = useCharacterReading(c);
-  const { data: studio } = useStudio();
   const references = useReferencesById(c.items.map((i) => i.referenceId));
-  const weigh = useWeighInfluences();
   const slot = (item: Character['items'][number]) => shownIn(item, references.get(item.referenceId));
   const set = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ item: c, change: fields });
   return (
@@ -68,34 +68,56 @@ export function CharacterSheet({ character: c }: { character: Character }) {
                 />
               ))}
           </ul>
+          <Outfits name={c.name} outfits={c.outfits} onChange={(outfits) => set({ outfits })} />
         </div>
       </section>
-      <aside
-        aria-label="Traits and readings"
-        className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4"
-      >
-        <Button
-          look="main"
-          className="flex items-center justify-center gap-2"
-          disabled={!c.items.length}
-          onClick={() => void weigh([characterInfluence(c.id, c.usualWeight, studio?.engine.gives ?? [])])}
-        >
-          <Scale size={16} aria-hidden /> Weigh on the bench
-        </Button>
-        {reading && (
-          <>
-            <Agreement reading={reading} />
-            {reading.face && <FaceForm face={reading.face} />}
-            <TraitList traits={reading.traits} corrected={c.corrected} onCorrect={(corrected) => set({ corrected })} />
-          </>
-        )}
-        <Weight value={c.usualWeight} onSave={(usualWeight) => set({ usualWeight })} />
-        <Editable label="Description" value={c.description} long onSave={(description) => set({ description })} />
-        <TraitTally character={c} />
-        <MadeWith id={c.id} />
-        <PutAway character={c} />
-      </aside>
+      <SheetReadings character={c} reading={reading} onSet={set} />
     </div>
+  );
+}
+
+interface ReadingsProps {
+  readonly character: Character;
+  readonly reading: ReturnType<typeof useCharacterReading>['data'];
+  readonly onSet: (fields: Parameters<ReturnType<typeof useChangeCharacter>['mutate']>[0]['change']) => void;
+}
+
+/** What is known of a character, how it is used, and what was made with it. */
+function SheetReadings({ character: c, reading, onSet }: ReadingsProps) {
+  const { data: studio } = useStudio();
+  const { data: cast } = useCast();
+  const weigh = useWeighInfluences();
+  return (
+    <aside
+      aria-label="Traits and readings"
+      className="flex min-h-0 flex-col gap-4 overflow-auto border-l border-line bg-paper p-4"
+    >
+      <Button
+        look="main"
+        className="flex items-center justify-center gap-2"
+        disabled={!c.items.length}
+        onClick={() => void weigh([characterInfluence(c.id, c.usualWeight, studio?.engine.gives ?? [])])}
+      >
+        <Scale size={16} aria-hidden /> Weigh on the bench
+      </Button>
+      {reading && (
+        <>
+          <Agreement reading={reading} />
+          {reading.face && <FaceForm face={reading.face} />}
+          <TraitList
+            traits={reading.traits.filter(({ name }) => name !== 'height')}
+            corrected={c.corrected}
+            onCorrect={(corrected) => onSet({ corrected })}
+          />
+        </>
+      )}
+      <HeightLine character={c} cast={cast ?? [c]} onCorrect={(corrected) => onSet({ corrected })} />
+      <Weight value={c.usualWeight} onSave={(usualWeight) => onSet({ usualWeight })} />
+      <Editable label="Description" value={c.description} long onSave={(description) => onSet({ description })} />
+      <TraitTally character={c} />
+      <MadeWith id={c.id} />
+      <PutAway character={c} />
+    </aside>
   );
 }
 

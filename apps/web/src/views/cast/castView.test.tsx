@@ -13,6 +13,8 @@ const somebody = (id: string, name: string, pictures: number) => ({
   usualWeight: 0.9,
   items: Array.from({ length: pictures }, (_, k) => ({ referenceId: `${id}${k}`, slot: 'front' })),
   corrected: [],
+  outfits: [],
+  height: 1,
   version: 1,
 });
 

@@ -63,7 +63,7 @@ export const SHADE_WORDS: Lines = {
 /** Patterns of cloth. */
 export const PATTERN_WORDS: Lines = {
   stripes: ['striped', 'stripe', 'stripy'],
-  dots: ['dotted', 'spotted', 'polka-dot', 'polka dot', 'dot', 'speckled'],
+  dots: ['dotted', 'spotted', 'polka-dot', 'polka dot', 'dot', 'spot', 'speckled'],
   checks: ['checked', 'chequered', 'checkered', 'tartan', 'plaid', 'check'],
   flowers: ['flowered', 'flowery', 'floral', 'flower-patterned'],
   patches: ['patched', 'ragged', 'patchwork', 'tattered'],

@@ -110,6 +110,9 @@ function actor(
   }
 }
 
+/** Height of a grown person, in the units of a scene. */
+export const PERSON_HEIGHT = 5;
+
 function personActor(said: PersonBrief, entity: number, nth: number, on?: Actor, pulls?: TraitPulls): Actor {
   // what one holds, the others do not
   const e = nth ? { ...said, holds: [] } : said;
@@ -120,7 +123,7 @@ function personActor(said: PersonBrief, entity: number, nth: number, on?: Actor,
     brief: e,
     person,
     width: 2.1 * person.stature,
-    height: 5 * person.stature,
+    height: PERSON_HEIGHT * person.stature,
     on: on && carries(on) ? on : undefined,
     zone: e.distance === 'far' ? 'far' : 'lane',
   };

@@ -61,6 +61,7 @@ export function namedTraits(b: PersonBrief): ReadonlySet<TraitName> {
   say(b.beard ?? b.bare.includes('beard'), 'beard');
   say(b.glasses ?? b.bare.includes('glasses'), 'glasses');
   say(b.build, 'build');
+  say(b.size, 'height');
   say(b.clothes, 'upper');
   const wears = (kinds: readonly string[]) => b.garments.some((g) => g.colour && kinds.includes(g.kind));
   say(wears(['coat', 'raincoat', 'jacket', 'jumper', 'shirt', 'dress']), 'upper');
@@ -111,7 +112,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     );
   const number = (name: NumberTrait, own: number): number =>
     // who has a face of their own has its numbers in it
-    pullsOn(name, (t, sheet) => (sheet['face shape'] && !t.locked ? undefined : t.number)).reduce(
+    pullsOn(name, (t, sheet) => (name !== 'height' && sheet['face shape'] && !t.locked ? undefined : t.number)).reduce(
       (sum, p) => sum + p.share * (p.value - own),
       own,
     );
@@ -146,6 +147,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     glasses: glasses === 'yes' ? (person.glasses ?? [0.3, 0.05, 40]) : undefined,
     hat: hatOf(person, choice('headwear', wornHat(person)), (own) => colour('hat', own)),
     girth: person.girth * girth,
+    stature: number('height', person.stature),
     top: ruled ? { kind: top.kind, colour: top.colour } : top,
     bottom: top.kind === 'dress' ? { ...bottom, colour: top.colour } : bottom,
     over: ruled && person.over && person.over.kind !== 'apron' ? { ...person.over, colour: top.colour } : person.over,

@@ -1,7 +1,17 @@
 import type { Claim, NotDrawn, SceneBrief } from '@urbild/core';
 import type { SceneSeen } from '../scene/seen';
 import { isDone } from './actions';
-import { hasFeature, hasSkin, isBuilt, isColoured, isExpressed, isPatterned, isTurned, isWorn } from './people';
+import {
+  hasFeature,
+  hasSkin,
+  isBuilt,
+  isColoured,
+  isExpressed,
+  isPatterned,
+  isOutfit,
+  isTurned,
+  isWorn,
+} from './people';
 import type { Case, Witness } from './scene';
 import { isAtDistance, isCounted, isOnSide, isRelated, isSized, isThere } from './things';
 import { isAbsent, isFramed, isIn, isLit, isPlace, isSeason, isSeenFrom, isTime, isWeather } from './whole';
@@ -24,6 +34,7 @@ const WITNESSES: Readonly<Record<string, Witness>> = {
   'hair colour': isColoured,
   colour: isColoured,
   garment: isWorn,
+  outfit: isOutfit,
   pattern: isPatterned,
   expression: isExpressed,
   action: isDone,

@@ -110,6 +110,20 @@ export const isWorn: Witness = (one) => {
   return everybody(one, (drawn) => wears(drawn, value) || OTHERWISE);
 };
 
+/** The garments of an outfit are worn: all that can be seen of them. */
+export const isOutfit: Witness = (one) => {
+  const { claim, entity } = one;
+  if (!entity || entity.kind === 'thing' || !entity.outfit) return 'Nobody wears it.';
+  const { wears: words, traits = {} } = entity.outfit;
+  if (!words && !Object.keys(traits).length)
+    return `Nothing tells what "${claim.value}" is: give this outfit words or a picture on the page of the cast.`;
+  for (const { kind } of entity.garments) {
+    const said = isWorn({ ...one, claim: { ...claim, axis: 'garment', value: kind } });
+    if (said !== true && said !== CUT_OFF) return said;
+  }
+  return true;
+};
+
 /** The cloth of some garment has the named pattern. */
 export const isPatterned: Witness = (one) =>
   everybody(
