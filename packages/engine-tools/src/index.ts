@@ -2,7 +2,9 @@
 export * from './foreign';
 export * from './foreign/arrangements';
 export {
+  CLOTH_PATTERNS,
   DRESSED,
+  PATTERNED,
   FAMILIES,
   PEOPLE_FAMILIES,
   type FamilyPicture,

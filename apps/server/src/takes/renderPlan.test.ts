@@ -1,4 +1,4 @@
-import { MEAN_FACE, rowOf, type MixInfluence, type MixSettings, type TraitSheet } from '@urbild/core';
+import { MEAN_FACE, rowOf, type Lab, type MixInfluence, type MixSettings, type TraitSheet } from '@urbild/core';
 import { readRequest } from '@urbild/engine';
 import type { Sources } from '../mixes/sources.service';
 import { controlRequest, isControl, requestFor, requestHash } from './renderPlan';
@@ -199,7 +199,7 @@ test('all that is known of a character reaches the engine, in few digits: colour
 });
 
 test('of the outfits of the cast those are told that the words call, also of the demo cast', () => {
-  const upper = { colour: [0.512345, 0, 0] as const, confidence: 0.9, locked: true };
+  const upper = { colour: [0.512345, 0, 0] as Lab, confidence: 0.9, locked: true };
   const outfits = [{ name: 'winter coat', wears: 'a green coat', traits: { upper } }, { name: 'Sunday dress' }];
   const cast = [
     { name: 'Nora', description: 'a girl', outfits },

@@ -1,7 +1,15 @@
 import { createHash } from 'crypto';
 import { readdirSync, readFileSync } from 'fs';
 import path from 'path';
-import { DRESSED, FAMILIES, PEOPLE_FAMILIES, type FamilyPicture, type ForeignFamily } from './index';
+import {
+  CLOTH_PATTERNS,
+  DRESSED,
+  FAMILIES,
+  PATTERNED,
+  PEOPLE_FAMILIES,
+  type FamilyPicture,
+  type ForeignFamily,
+} from './index';
 
 const made = new Map<string, FamilyPicture>();
 /** A picture of a family, made once. */
@@ -23,6 +31,19 @@ const apart = (a: FamilyPicture, b: FamilyPicture) => {
   const [p, q] = [colours(a), colours(b)];
   return p.reduce((s, x, k) => s + Math.abs(x - q[k]), 0) / 2;
 };
+const far = (a: readonly number[], b: readonly number[]) => Math.hypot(...a.map((v, k) => v - b[k]));
+/** The part of a picture that has the hue of a colour, lighter or darker. */
+function partLike({ rgba }: FamilyPicture, colour: readonly number[]): number {
+  const unit = (c: readonly number[]) => c.map((v) => v / (Math.hypot(...c) || 1));
+  const [u, level] = [unit(colour), Math.hypot(...colour)];
+  let n = 0;
+  for (let i = 0; i < rgba.length; i += 4) {
+    const c = [rgba[i], rgba[i + 1], rgba[i + 2]];
+    const l = Math.hypot(...c);
+    if (far(unit(c), u) < 0.16 && l > 0.2 * level && l < 1.3 * level) n++;
+  }
+  return n / (rgba.length / 4);
+}
 const mean = (all: readonly number[]) => all.reduce((a, b) => a + b, 0) / all.length;
 
 test('there are twelve families at least, and about a third of them is held out', () => {
@@ -137,6 +158,23 @@ describe.each(PEOPLE_FAMILIES.map((f) => [f.name, f] as const))('people of %s', 
     for (const what of ['beard', 'glasses', 'headwear'] as const) {
       const part = truths.filter((t) => t[what] && t[what] !== 'none').length / truths.length;
       expect([what, part > 0.08 && part < 0.6]).toEqual([what, true]);
+    }
+  });
+
+  test('wear patterned clothes from PATTERNED on, in two colours that are both seen', () => {
+    const worn = Array.from({ length: 14 }, (__, k) => picture(family, PATTERNED + k, 5 + k));
+    expect(new Set(worn.map((p) => p.truth.person!.pattern))).toEqual(new Set(CLOTH_PATTERNS));
+    for (const who of [DRESSED, PATTERNED - 1])
+      expect(['plain', undefined]).toContain(picture(family, who, 3).truth.person!.pattern);
+    // drawings of one ink have no colours
+    if (!worn.some((p) => p.truth.second)) return;
+    for (const { truth } of worn) expect(!!truth.second).toBe(truth.person!.pattern !== 'plain');
+    const colourful = worn.filter(({ truth }) => truth.second && far(truth.clothes!, truth.second) > 90);
+    expect(colourful.length).toBeGreaterThan(2);
+    for (const one of colourful) {
+      const near = (c: readonly number[]) => partLike(one, c);
+      // light and grain leave the hue: each of the two is found as often as one sees cloth at all
+      expect([one.name, near(one.truth.second!) > 0.002 && near(one.truth.clothes!) > 0.002]).toEqual([one.name, true]);
     }
   });
 

@@ -9,7 +9,16 @@ export interface PersonTruth {
   readonly glasses: boolean;
   /** A hat has a brim, a knit cap has none. */
   readonly headwear: 'none' | 'hat' | 'knit cap';
+  /** Of the upper clothes; plain when absent. */
+  readonly pattern?: ClothPattern;
 }
+
+/** What is on cloth. */
+export const CLOTH_PATTERNS = ['plain', 'stripes', 'checks', 'dots'] as const;
+export type ClothPattern = (typeof CLOTH_PATTERNS)[number];
+
+/** People from this number on may wear patterned clothes too; those before wear plain ones. */
+export const PATTERNED = 30_000;
 
 /** People from this number on may wear hats, glasses and beards, and their hair in all ways; those before are as they always were. */
 export const DRESSED = 1000;
@@ -25,6 +34,8 @@ export interface FamilyTruth {
   readonly hair?: Rgb;
   readonly skin?: Rgb;
   readonly clothes?: Rgb;
+  /** The other colour of patterned clothes. */
+  readonly second?: Rgb;
   readonly person?: PersonTruth;
   /** Joints of the only figure, parts of width and height. */
   readonly joints?: Readonly<Record<string, readonly [number, number]>>;

@@ -1,6 +1,17 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import type { Random } from '@urbild/core';
-import { chanceOf, css, DRESSED, hsl, onCanvas, type ForeignFamily, type PersonTruth, type Rgb } from './family';
+import {
+  chanceOf,
+  CLOTH_PATTERNS,
+  css,
+  DRESSED,
+  hsl,
+  onCanvas,
+  PATTERNED,
+  type ForeignFamily,
+  type PersonTruth,
+  type Rgb,
+} from './family';
 
 const W = 480;
 const H = 360;
@@ -29,6 +40,17 @@ function wornBy(who: number, bun: boolean): PersonTruth {
   return { worn, beard: r.chance(0.3), glasses: r.chance(0.3), headwear: !bun && r.chance(0.3) ? 'hat' : 'none' };
 }
 
+/** What is printed on somebody's clothes. */
+function printOf(who: number) {
+  const r = chanceOf('flat people', 'print', who);
+  return {
+    pattern: who < PATTERNED ? ('plain' as const) : r.pick(CLOTH_PATTERNS),
+    second: r.chance(0.4) ? hsl(0, 0, r.range(0.85, 1)) : hsl(r.range(0, 360), r.range(0.3, 0.8), r.range(0.15, 0.85)),
+    size: r.range(0.12, 0.26),
+    upright: r.chance(0.5),
+  };
+}
+
 function blob(g: SKRSContext2D, colour: Rgb, points: readonly (readonly [number, number])[]) {
   g.fillStyle = css(colour);
   g.beginPath();
@@ -50,10 +72,35 @@ function limb(g: SKRSContext2D, colour: Rgb, width: number, ...points: readonly 
   g.stroke();
 }
 
+/** Prints a pattern into an outline; `s` px a head. */
+function printed(
+  g: SKRSContext2D,
+  { pattern, second, size, upright }: ReturnType<typeof printOf>,
+  outline: readonly (readonly [number, number])[],
+  s: number,
+) {
+  if (pattern === 'plain') return;
+  g.save();
+  g.beginPath();
+  outline.forEach(([x, y], k) => (k ? g.lineTo(x, y) : g.moveTo(x, y)));
+  g.clip();
+  g.fillStyle = css(second);
+  const [left, top] = outline[0];
+  const step = 2 * size * s;
+  for (let a = -20 * step; a < 20 * step; a += step) {
+    if (pattern !== 'dots' && (upright || pattern === 'checks')) g.fillRect(left + a, top - 9 * s, step * 0.45, 20 * s);
+    if (pattern !== 'dots' && (!upright || pattern === 'checks'))
+      g.fillRect(left - 9 * s, top + a, 20 * s, step * 0.45);
+    for (let b = -20 * step; pattern === 'dots' && b < 20 * step; b += step)
+      disc(g, second, left + a + (Math.round(b / step) % 2 ? step / 2 : 0), top + b, 0.27 * step);
+  }
+  g.restore();
+}
+
 /** Somebody standing on (x, y), `s` px a head. */
 function person(
   g: SKRSContext2D,
-  who: ReturnType<typeof personOf> & PersonTruth,
+  who: ReturnType<typeof personOf> & PersonTruth & { readonly print: ReturnType<typeof printOf> },
   x: number,
   y: number,
   s: number,
@@ -65,12 +112,14 @@ function person(
     limb(g, who.legs, 0.42 * s, [x + side * 0.3 * s, hip], [x + side * r.range(0.3, 0.6) * s, y]);
   const hem = who.skirt ? hip + 0.9 * s : hip + 0.15 * s;
   const flare = who.skirt ? 1.3 : 1;
-  blob(g, who.clothes, [
+  const trunk = [
     [x - w, neck],
     [x + w, neck],
     [x + w * flare, hem],
     [x - w * flare, hem],
-  ]);
+  ] as const;
+  blob(g, who.clothes, trunk);
+  printed(g, who.print, trunk, s);
   for (const side of [-1, 1]) {
     const hand = [x + side * r.range(0.9, 1.6) * s, neck + r.range(0.2, 2) * s] as const;
     limb(g, who.clothes, 0.34 * s, [x + side * w * 0.9, neck + 0.2 * s], [x + side * 1.1 * s, neck + 1.1 * s], hand);
@@ -191,7 +240,8 @@ export const flatPeople: ForeignFamily = {
   make({ who: n, seed }) {
     const own = personOf(n);
     const worn = wornBy(n, own.bun);
-    const who = { ...own, ...worn };
+    const print = printOf(n);
+    const who = { ...own, ...worn, print };
     const r = chanceOf(this.name, 'scene', seed);
     const backdrop = r.integer(0, BACKDROPS.length);
     const near = r.chance(0.35) || n >= DRESSED;
@@ -211,7 +261,9 @@ export const flatPeople: ForeignFamily = {
       ...{ name: `${this.name} ${n}.${seed}`, width: W, height: H, rgba },
       truth: {
         ...{ kind: near ? 'portrait' : 'figure', people: 1, ground: backdrop < BACKDROPS.length ? 'busy' : 'plain' },
-        ...{ hair: worn.worn === 'bald' ? undefined : who.hair, skin: who.skin, clothes: who.clothes, person: worn },
+        ...{ hair: worn.worn === 'bald' ? undefined : who.hair, skin: who.skin, clothes: who.clothes },
+        ...(print.pattern === 'plain' ? {} : { second: print.second }),
+        person: n < PATTERNED ? worn : { ...worn, pattern: print.pattern },
       },
     };
   },

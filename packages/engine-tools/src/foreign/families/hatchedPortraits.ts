@@ -1,6 +1,17 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import type { Random } from '@urbild/core';
-import { chanceOf, css, DRESSED, onCanvas, type ForeignFamily, type PersonTruth, type Rgb } from './family';
+import {
+  chanceOf,
+  CLOTH_PATTERNS,
+  css,
+  DRESSED,
+  onCanvas,
+  PATTERNED,
+  type ClothPattern,
+  type ForeignFamily,
+  type PersonTruth,
+  type Rgb,
+} from './family';
 
 const W = 320;
 const H = 400;
@@ -30,6 +41,8 @@ function wornBy(who: number) {
     glasses: dressed && p.chance(0.3),
     hat: dressed && p.chance(0.3),
     bald: dressed && p.chance(0.15),
+    pattern: who < PATTERNED ? ('plain' as ClothPattern) : p.pick(CLOTH_PATTERNS),
+    pitch: p.range(18, 30),
   };
 }
 
@@ -69,7 +82,16 @@ function tone(face: Face, x: number, y: number): number {
   if (inHat(face, x, y)) return 0.35 + 0.5 * coat;
   if (inHair(face, x, y)) return dark * (0.75 + 0.25 * Math.sin(x / 3 + y / 40));
   if (Math.abs(x - cx) < half(face, (y - cy) / h)) return Math.max(0, 0.55 * ((light * (x - cx)) / w) + 0.12);
-  return y > cy + h + 26 - 18 * Math.cos((x - cx) / 120) && Math.abs(x - cx) < 140 ? coat : 0;
+  if (!(y > cy + h + 26 - 18 * Math.cos((x - cx) / 120)) || !(Math.abs(x - cx) < 140)) return 0;
+  return isFigured(face, x - cx, y - cy) ? (coat > 0.5 ? 0.05 : 0.9) : coat;
+}
+
+/** Where a cloth is figured, it is left light or made dark. */
+function isFigured({ pattern, pitch }: Face, x: number, y: number): boolean {
+  const [across, down] = [x / pitch - Math.floor(x / pitch), y / pitch - Math.floor(y / pitch)];
+  if (pattern === 'stripes') return across < 0.5;
+  if (pattern === 'checks') return across < 0.32 || down < 0.32;
+  return pattern === 'dots' && Math.hypot(across - 0.5, down - 0.5) < 0.3;
 }
 
 /** Hatching in three directions, each where it is dark enough. */
@@ -181,7 +203,7 @@ export const hatchedPortraits: ForeignFamily = {
       ...{ name: `${this.name} ${n}.${seed}`, width: W, height: H, rgba },
       truth: {
         ...{ kind: 'portrait', people: 1, ground: 'plain' },
-        person: wearsOf(face),
+        person: n < PATTERNED ? wearsOf(face) : { ...wearsOf(face), pattern: face.pattern },
       },
     };
   },

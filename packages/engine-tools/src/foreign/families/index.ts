@@ -18,7 +18,7 @@ import { solids } from './solids';
 import { stipples } from './stipples';
 import { washes } from './washes';
 
-export { DRESSED } from './family';
+export { CLOTH_PATTERNS, DRESSED, PATTERNED } from './family';
 export type { FamilyPicture, FamilyTruth, FamilyWish, ForeignFamily, PersonTruth } from './family';
 
 /** Every family; what is held out is never trained or tuned on. */
@@ -41,7 +41,7 @@ export const FAMILIES: readonly ForeignFamily[] = [
   dabs,
 ];
 
-/** Portraits of people whose looks and wear are known, from {@link DRESSED} on in all ways: five techniques. */
+/** Portraits of people whose looks and wear are known, from DRESSED on in all ways, from PATTERNED on in patterns too: five techniques. */
 export const PEOPLE_FAMILIES: readonly ForeignFamily[] = [
   marchedHeads,
   flatPeople,

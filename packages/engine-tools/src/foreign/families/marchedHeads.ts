@@ -1,5 +1,16 @@
 import { ValueNoise } from '@urbild/core';
-import { between, byPixel, chanceOf, DRESSED, hsl, type ForeignFamily, type PersonTruth, type Rgb } from './family';
+import {
+  between,
+  byPixel,
+  chanceOf,
+  CLOTH_PATTERNS,
+  DRESSED,
+  hsl,
+  PATTERNED,
+  type ForeignFamily,
+  type PersonTruth,
+  type Rgb,
+} from './family';
 
 type V = readonly [number, number, number];
 
@@ -60,6 +71,34 @@ function wornBy(who: number) {
     brim: r.chance(0.5),
     felt: hsl(r.range(0, 360), r.range(0.2, 0.7), r.range(0.2, 0.6)),
   };
+}
+
+/** The weave of somebody's clothes: how it changes over the body. */
+function weaveOf(who: number) {
+  const r = chanceOf('marched heads', 'weave', who);
+  return {
+    pattern: who < PATTERNED ? ('plain' as const) : r.pick(CLOTH_PATTERNS),
+    yarn: r.chance(0.5) ? hsl(40, 0.2, r.range(0.8, 0.95)) : hsl(r.range(0, 360), r.range(0.3, 0.8), r.range(0.1, 0.7)),
+    wave: r.range(9, 20),
+    lean: r.pick([0, 0, Math.PI / 2, 0.7]),
+  };
+}
+
+/** True where the other yarn shows at a place of the cloth. */
+function isOtherYarn({ pattern, wave, lean }: ReturnType<typeof weaveOf>, x: number, y: number): boolean {
+  const [u, v] = [x * Math.sin(lean) + y * Math.cos(lean), x * Math.cos(lean) - y * Math.sin(lean)].map(
+    (p) => p * wave,
+  );
+  switch (pattern) {
+    case 'stripes':
+      return Math.sin(u) > 0.2;
+    case 'checks':
+      return Math.sin(u) > 0.55 || Math.sin(v) > 0.55;
+    case 'dots':
+      return Math.sin(u) + Math.sin(v) > 0.95;
+    default:
+      return false;
+  }
 }
 
 type Material = 'skin' | 'hair' | 'clothes' | 'eye' | 'lips' | 'felt' | 'rims';
@@ -153,6 +192,7 @@ export const marchedHeads: ForeignFamily = {
       [norm([0, 0.6, -1]), 0.3],
     ];
     const body = new Body(who);
+    const weave = weaveOf(n);
     const [cos, sin] = [Math.cos(yaw), Math.sin(yaw)];
     const distance = (x: number, y: number, z: number) => body.distance(x * cos + z * sin, y, z * cos - x * sin);
     const colours: Readonly<Record<Material, Rgb>> = {
@@ -166,7 +206,8 @@ export const marchedHeads: ForeignFamily = {
       const normal = norm([distance(x + e, y, z) - d, distance(x, y + e, z) - d, distance(x, y, z + e) - d]);
       const lit = lights.reduce((s, [l, power]) => s + power * Math.max(0, dot(normal, l)), 0.16);
       const iris = material === 'eye' && Math.hypot(Math.abs(x * cos + z * sin) - who.eyes, y - 0.07) < 0.075;
-      return between([0, 0, 0], iris ? [52, 40, 32] : colours[material], Math.min(1.15, lit));
+      const worn = material === 'clothes' && isOtherYarn(weave, x * cos + z * sin, y) ? weave.yarn : colours[material];
+      return between([0, 0, 0], iris ? [52, 40, 32] : worn, Math.min(1.15, lit));
     };
     const ground = (u: number, v: number): Rgb => {
       if (plain) return between(backdrop, [255, 255, 255], 0.25 * (1 - v));
@@ -188,7 +229,8 @@ export const marchedHeads: ForeignFamily = {
       truth: {
         ...{ kind: 'portrait', people: 1, ground: plain ? 'plain' : 'busy' },
         ...{ hair: who.bald ? undefined : who.hair, skin: who.skin, clothes: who.clothes },
-        person: wearsOf(who),
+        ...(weave.pattern === 'plain' ? {} : { second: weave.yarn }),
+        person: n < PATTERNED ? wearsOf(who) : { ...wearsOf(who), pattern: weave.pattern },
       },
     };
   },

@@ -1,5 +1,16 @@
 import { ValueNoise } from '@urbild/core';
-import { between, chanceOf, css, hsl, onCanvas, type ForeignFamily, type PersonTruth, type Rgb } from './family';
+import {
+  between,
+  chanceOf,
+  CLOTH_PATTERNS,
+  css,
+  hsl,
+  onCanvas,
+  PATTERNED,
+  type ForeignFamily,
+  type PersonTruth,
+  type Rgb,
+} from './family';
 
 const W = 360;
 const H = 420;
@@ -24,6 +35,22 @@ function sitterOf(who: number) {
     apart: r.range(0.9, 1.12),
     ...{ worn, beard: r.chance(0.3), glasses: r.chance(0.3), hat: worn !== 'up' && r.chance(0.3) },
   };
+}
+
+/** The stuff that somebody's coat is of. */
+function stuffOf(who: number) {
+  const r = chanceOf('painted busts', 'stuff', who);
+  const pattern = who < PATTERNED ? ('plain' as const) : r.pick(CLOTH_PATTERNS);
+  const other = r.chance(0.5) ? hsl(45, 0.25, r.range(0.75, 0.92)) : hsl(r.range(0, 360), 0.5, r.range(0.12, 0.6));
+  return { pattern, other, every: r.range(0.16, 0.26), slant: r.range(-0.5, 0.5) };
+}
+
+/** True where a place of the coat has the other colour; in face heights. */
+function isOther({ pattern, every, slant }: ReturnType<typeof stuffOf>, x: number, y: number): boolean {
+  const down = Math.abs((y + slant * x) / every) % 1;
+  const along = Math.abs((x - slant * y) / every + 100) % 1;
+  if (pattern === 'dots') return (down - 0.5) ** 2 + (along - 0.5) ** 2 < 0.085;
+  return pattern === 'stripes' ? down > 0.52 : pattern === 'checks' && (down > 0.66 || along > 0.66);
 }
 
 /** Where a sitter is on the canvas: the middle of the face in px, and how far features are turned aside. */
@@ -88,6 +115,7 @@ export const paintedBusts: ForeignFamily = {
     const grounds: readonly Rgb[] = [0, 1, 2].map(() => hsl(r.range(0, 360), r.range(0.1, 0.45), r.range(0.25, 0.8)));
     const loose = r.chance(0.5);
     const noise = new ValueNoise(seed + 11);
+    const stuff = stuffOf(n);
     const colours: Readonly<Record<Exclude<Part, 'ground'>, Rgb>> = {
       skin: who.skin,
       hair: who.hair,
@@ -102,7 +130,8 @@ export const paintedBusts: ForeignFamily = {
         return loose ? grounds[Math.min(2, Math.floor((0.5 + 0.5 * noise.at(x / 46, y / 60)) * 3))] : grounds[0];
       const lit =
         0.86 + 0.24 * light * fx + (part === 'hair' ? 0.1 * noise.at(x / 6, y / 40) : 0) - 0.12 * Math.max(0, fy);
-      const own = between([0, 0, 0], colours[part], Math.min(1.08, lit));
+      const colour = part === 'coat' && isOther(stuff, fx, fy) ? stuff.other : colours[part];
+      const own = between([0, 0, 0], colour, Math.min(1.08, lit));
       return between(own, warm > 0 ? [250, 210, 150] : [150, 180, 230], 0.07 * Math.abs(warm));
     };
     const rgba = onCanvas(W, H, (g) => {
@@ -136,7 +165,8 @@ export const paintedBusts: ForeignFamily = {
       truth: {
         ...{ kind: 'portrait', people: 1, ground: loose ? 'busy' : 'plain' },
         ...{ hair: who.worn === 'bald' ? undefined : who.hair, skin: who.skin, clothes: who.coat },
-        person: wearsOf(who),
+        ...(stuff.pattern === 'plain' ? {} : { second: stuff.other }),
+        person: n < PATTERNED ? wearsOf(who) : { ...wearsOf(who), pattern: stuff.pattern },
       },
     };
   },

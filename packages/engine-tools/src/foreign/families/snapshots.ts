@@ -1,5 +1,15 @@
 import { ValueNoise, type Random } from '@urbild/core';
-import { between, byPixel, chanceOf, hsl, type ForeignFamily, type PersonTruth, type Rgb } from './family';
+import {
+  between,
+  byPixel,
+  chanceOf,
+  CLOTH_PATTERNS,
+  hsl,
+  PATTERNED,
+  type ForeignFamily,
+  type PersonTruth,
+  type Rgb,
+} from './family';
 
 const W = 264;
 const H = 324;
@@ -25,7 +35,28 @@ function modelOf(who: number) {
     ...{ worn, beard: r.chance(0.3), glasses: r.chance(0.3), hat: worn !== 'up' && r.chance(0.3) },
   };
 }
-type Model = ReturnType<typeof modelOf>;
+type Model = ReturnType<typeof modelOf> & { readonly dye: ReturnType<typeof dyeOf> };
+
+/** How a shirt is dyed. */
+function dyeOf(who: number) {
+  const r = chanceOf('snapshots', 'dye', who);
+  return {
+    pattern: who < PATTERNED ? ('plain' as const) : r.pick(CLOTH_PATTERNS),
+    ink: r.chance(0.5) ? hsl(50, 0.1, r.range(0.8, 0.95)) : hsl(r.range(0, 360), r.range(0.2, 0.7), r.range(0.1, 0.6)),
+    gap: r.range(0.24, 0.42),
+    across: r.chance(0.5),
+  };
+}
+
+/** The colour of a shirt at a place, its folds included. */
+function shirtAt({ shirt, dye: { pattern, ink, gap, across } }: Model, x: number, y: number): Rgb {
+  if (pattern === 'plain') return shirt;
+  const down = y + 0.05 * Math.sin(x * 9) - 0.2 * x * x;
+  const near = (p: number) => Math.abs(p / gap - Math.round(p / gap)) * 2;
+  if (pattern === 'dots') return Math.hypot(near(x), near(down)) < 0.55 ? ink : shirt;
+  const lines = [near(across ? down : x), ...(pattern === 'checks' ? [near(across ? x : down)] : [])];
+  return lines.some((d) => d < (pattern === 'checks' ? 0.32 : 0.45)) ? ink : shirt;
+}
 
 /** A lit point: its colour, and how it bulges (slopes to the right and down, -1..1). */
 interface Point {
@@ -72,7 +103,7 @@ function pointAt(m: Model, x: number, y: number, aside: number, strands: ValueNo
   if (over < 0.36 && y > 0.5 && y < 1.55)
     return { colour: between(m.skin, [0, 0, 0], 0.22), slope: [x, 0.2], gloss: 0.1 };
   return y > 1.2 + 0.34 * x * x && over < 2.2
-    ? { colour: m.shirt, slope: [x * 0.4, 0.2 * Math.sin(x * 9)], gloss: 0 }
+    ? { colour: shirtAt(m, x, y), slope: [x * 0.4, 0.2 * Math.sin(x * 9)], gloss: 0 }
     : undefined;
 }
 
@@ -121,7 +152,7 @@ function behind(r: Random): (u: number, v: number) => Rgb {
 }
 
 /** What is to be seen of what somebody wears. */
-const wearsOf = ({ worn, beard, glasses, hat }: Model): PersonTruth => ({
+const wearsOf = ({ worn, beard, glasses, hat }: ReturnType<typeof modelOf>): PersonTruth => ({
   worn,
   beard,
   glasses,
@@ -135,7 +166,8 @@ export const snapshots: ForeignFamily = {
   heldOut: true,
   wears: (who) => wearsOf(modelOf(who)),
   make({ who: n, seed }) {
-    const m = modelOf(n);
+    const dye = dyeOf(n);
+    const m = { ...modelOf(n), dye };
     const r = chanceOf(this.name, 'shot', seed);
     const [aside, tilt] = [r.range(-0.2, 0.2), r.range(-0.12, 0.12)];
     const [cx, cy, s] = [r.range(0.44, 0.56), r.range(0.38, 0.45), r.range(0.2, 0.25)];
@@ -176,7 +208,8 @@ export const snapshots: ForeignFamily = {
       truth: {
         ...{ kind: 'portrait', people: 1, ground: 'busy' },
         ...{ hair: m.worn === 'bald' ? undefined : m.hair, skin: m.skin, clothes: m.shirt },
-        person: wearsOf(m),
+        ...(dye.pattern === 'plain' ? {} : { second: dye.ink }),
+        person: n < PATTERNED ? wearsOf(m) : { ...wearsOf(m), pattern: dye.pattern },
       },
     };
   },
