@@ -9,6 +9,7 @@ import {
   hairSeen,
   headField,
   lightStats,
+  measureCloth,
   numbersOf,
   evened,
   faceFeatures,
@@ -19,6 +20,8 @@ import {
   type Matte,
 } from '@urbild/engine/tools';
 import {
+  CLOTH_PATTERNS,
+  PATTERNED,
   type PaintedPerson,
   describeSomebody,
   DRESSED,
@@ -64,23 +67,37 @@ function foreign(family: (typeof PEOPLE_FAMILIES)[number], who: number): Somebod
   const { worn, headwear, beard, glasses } = truth.person!;
   const colours = { hair: labOf(truth.hair), skin: labOf(truth.skin), upper: labOf(truth.clothes) };
   const yesNo = { beard: beard ? 'yes' : 'no', glasses: glasses ? 'yes' : 'no' };
-  return { ...picture, truth: { style: WORN[worn], headwear, ...yesNo, ...colours } };
+  const pattern = truth.person!.pattern ?? 'plain';
+  return { ...picture, truth: { style: WORN[worn], headwear, ...yesNo, pattern, ...colours } };
 }
 
-const wordsFor = (r: Random): string =>
-  `${r.pick(['half figure', 'portrait'])} of ${describeSomebody(r)}, ${r.pick(['front', 'front', 'three-quarter'])}, ${r.pick(PLACES)} ${r.pick(TIMES)}`;
+/** What of a pattern can be told apart; nothing is learnt of those that lie between. */
+const patternOf = ({ top, over }: PaintedPerson['person']): string | undefined => {
+  if (over) return undefined;
+  const { pattern = 'plain' } = top;
+  return CLOTH_PATTERNS.find((known) => known === pattern);
+};
+
+function wordsFor(r: Random, patterned = false): string {
+  const somebody = describeSomebody(r);
+  const cloth = r.pick(['', 'striped ', 'dotted ', 'checked ']);
+  const worn = ` in a ${cloth}${r.pick(['red', 'blue', 'green', 'yellow', 'black', 'white'])} ${r.pick(['jumper', 'shirt', 'dress'])}`;
+  const view = r.pick(['front', 'front', 'three-quarter']);
+  return `${r.pick(['half figure', 'portrait'])} of ${somebody}${patterned ? worn : ''}, ${view}, ${r.pick(PLACES)} ${r.pick(TIMES)}`;
+}
 
 function truthOf(p: PaintedPerson['person']): TraitSample['truth'] {
   const style = seenStyle(p.hair.style);
   return {
     ...{ style, headwear: p.hat?.kind ?? 'none', beard: p.beard ? 'yes' : 'no', glasses: p.glasses ? 'yes' : 'no' },
     ...{ hair: style === 'bald' ? undefined : lchToLab(p.hair.colour), skin: lchToLab(p.skin) },
-    ...{ upper: lchToLab(p.top.colour), numbers: numbersOf(p) },
+    ...{ upper: lchToLab(p.top.colour), numbers: numbersOf(p), pattern: patternOf(p) },
   };
 }
 
 function painted(who: number): Somebody | undefined {
-  const made = paintPersonFrom(wordsFor(new Random(7000 + who)), MEDIA[who % MEDIA.length], who, who, 400, 500);
+  const words = wordsFor(new Random(7000 + who), who >= PATTERNED - DRESSED);
+  const made = paintPersonFrom(words, MEDIA[who % MEDIA.length], who, who, 400, 500);
   return made && { rgba: made.rgba, width: 400, height: 500, truth: truthOf(made.person) };
 }
 
@@ -166,7 +183,8 @@ async function* imported(vision: VisionService, file: string, { rgba, width, hei
       upper: field && clothSeen(field, skin, hair!.parts)?.colour,
     };
     const said = hair ? [hair.length ?? -1, hair.above, hair.beside, hair.below] : [];
-    yield { seen, light, hair: said, map: [...map], face: [...grid] };
+    const cloth = field && measureCloth(picture, at, field, hair!.parts)?.features;
+    yield { seen, light, hair: said, map: [...map], face: [...grid], ...(cloth ? { cloth: [...cloth] } : {}) };
   }
 }
 

@@ -1792,7 +1792,7 @@ export interface components {
             slot?: components["schemas"]["Slot"];
         };
         /** @enum {string} */
-        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "height" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "build" | "species";
+        TraitName: "skin" | "hair" | "eyes" | "lips" | "upper" | "pattern colour" | "lower" | "hat" | "body" | "face width" | "jaw" | "eye size" | "brow thickness" | "nose length" | "mouth fullness" | "height" | "hair style" | "hair length" | "headwear" | "beard" | "glasses" | "pattern" | "build" | "species";
         TraitDto: {
             name: components["schemas"]["TraitName"];
             /** @example #b5653a */
@@ -2057,6 +2057,10 @@ export interface components {
             layout?: number;
             pose?: number;
             identity?: number;
+            /** @description what of somebody is as it is known of them, in words */
+            same: string[];
+            /** @description what of somebody is not, in words */
+            unlike: string[];
             /** @description channels that were not judged on the whole picture */
             judged: components["schemas"]["JudgedDto"][];
             /** @description channels that cannot be told here */

@@ -94,6 +94,7 @@ export * from './checks/faces';
 export { splitCollage } from './checks/collage';
 export * from './measure/arrival';
 export * from './measure/identityArrival';
+export * from './measure/identityEvidence';
 export * from './measure/wordsKept';
 export * from './measure/arrivalText';
 export * from './measure/unasked';

@@ -15,6 +15,7 @@ export { faceOfRecord, frameOfMesh, type FaceFrame } from './traits/frame';
 export { headField, placeOf, type HeadField } from './traits/headField';
 export { hairSeen, type HairSeen } from './traits/hairSeen';
 export { clothSeen } from './traits/clothSeen';
+export { measureCloth } from './traits/clothPattern';
 export { lightStats } from './traits/light';
 export { COLOUR_READERS, colourInput, type ColourReader } from './traits/ownColour';
 export { matteOf, type Matte } from './understand/matte/matte';

@@ -69,6 +69,8 @@ export class ArrivalDto {
   @ApiProperty({ required: false }) layout?: number;
   @ApiProperty({ required: false }) pose?: number;
   @ApiProperty({ required: false }) identity?: number;
+  @ApiProperty({ type: [String], description: 'what of somebody is as it is known of them, in words' }) same!: string[];
+  @ApiProperty({ type: [String], description: 'what of somebody is not, in words' }) unlike!: string[];
   @ApiProperty({ type: [JudgedDto], description: 'channels that were not judged on the whole picture' })
   judged!: JudgedDto[];
   @ApiProperty({ type: [UntoldDto], description: 'channels that cannot be told here' }) untold!: UntoldDto[];
@@ -234,6 +236,8 @@ export function toTakeDto(t: Take, control: Take | undefined, present: EngineVer
       influenceId,
       overall: a.overall,
       ...a.channels,
+      same: [...(a.evidence?.same ?? [])],
+      unlike: [...(a.evidence?.unlike ?? [])],
       judged: byChannel(a.parts).map(([channel, part]) => ({ channel, part })),
       untold: byChannel(a.untold).map(([channel, why]) => ({ channel, why })),
     })),

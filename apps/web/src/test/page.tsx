@@ -153,6 +153,8 @@ export const aReference = (fields: Partial<Reference> = {}): Reference =>
 /** What arrived of an influence; judged on the whole picture. */
 export const anArrival = (fields: Partial<Take['arrivals'][number]> = {}): Take['arrivals'][number] => ({
   influenceId: 'a',
+  same: [],
+  unlike: [],
   judged: [],
   untold: [],
   ...fields,

@@ -3,6 +3,7 @@ import { distanceOn, type Descriptors, type MeasuredChannel } from '../describe/
 import { channelsOf } from '../influence/formula';
 import type { Gives } from '../mix/gives';
 import type { Channel } from '../mix/gives/give';
+import type { IdentityEvidence } from './identityEvidence';
 
 /** The channels that can be measured from pictures alone. */
 const MEASURED: readonly MeasuredChannel[] = ['colour', 'surface', 'layout'];
@@ -46,6 +47,8 @@ export interface JudgedChannel {
   readonly value: number;
   /** The part of the picture on which it was judged, 0..1. */
   readonly part?: number;
+  /** What speaks for it, and what against. */
+  readonly evidence?: IdentityEvidence;
 }
 
 /** The measured way of one take to one reference. */
@@ -55,6 +58,8 @@ export interface Arrival {
   readonly channels: Partial<Record<Channel, number>>;
   /** On how much of the picture a channel was judged, 0..1; all of it where nothing is said. */
   readonly parts?: Partial<Record<Channel, number>>;
+  /** Of an identity: what speaks for it, and what against. */
+  readonly evidence?: IdentityEvidence;
   /** Channels that the influence gives and that cannot be told here: why, and what would make them tellable. */
   readonly untold?: Partial<Record<Channel, string>>;
 }
@@ -105,6 +110,7 @@ export function measureArrival({
   const channels: Partial<Record<Channel, number>> = {};
   const parts: Partial<Record<Channel, number>> = {};
   const untold: Partial<Record<Channel, string>> = {};
+  let evidence: IdentityEvidence | undefined;
   const acting = channelsOf(gives);
   for (const channel of MEASURED.filter((c) => acting.includes(c))) {
     const own = { take: distanceOn(channel, take, reference), control: distanceOn(channel, control, reference) };
@@ -121,12 +127,14 @@ export function measureArrival({
     if (value === undefined) untold[channel] = typeof other === 'string' ? other : AGREES;
     else channels[channel] = value;
     if (typeof other !== 'string' && other.part !== undefined) parts[channel] = other.part;
+    if (typeof other !== 'string' && 'evidence' in other) evidence = other.evidence;
   }
   const values = Object.values(channels);
   return {
     overall: values.length ? values.reduce((a, b) => a + b, 0) / values.length : undefined,
     channels,
     ...(Object.keys(parts).length ? { parts } : {}),
+    ...(evidence ? { evidence } : {}),
     ...(Object.keys(untold).length ? { untold } : {}),
   };
 }

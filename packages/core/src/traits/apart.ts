@@ -19,7 +19,8 @@ const WEIGHT: Readonly<Partial<Record<TraitName, number>>> = {
   eyes: 0.4,
 };
 
-const weightOf = (name: TraitName): number => WEIGHT[name] ?? 0.3;
+/** How much a trait counts, about 0.1 to 1.6. */
+export const weightOf = (name: TraitName): number => WEIGHT[name] ?? 0.3;
 
 /** Large differences of single traits count for more than small ones of all: the exponent of the mean. */
 const EXPONENT = 1.5;
@@ -31,7 +32,7 @@ const farApart = (d: number): number => (d < 1 ? d : Math.min(1.5, 1 + 0.25 * (d
 const OTHER_FACE = 0.2;
 
 /** How far apart two values of one trait are: 0 the same .. 1 quite different, colours up to 1.5. */
-function traitApart(s: Trait, t: Trait): number {
+export function traitApart(s: Trait, t: Trait): number {
   if (s.colour && t.colour)
     return farApart(Math.hypot(...s.colour.map((v, k) => (v - t.colour![k]) * (k ? 1.5 : 0.8))) / 0.25);
   if (s.shape && t.shape) return Math.min(1, shapeDistance(s.shape, t.shape) / OTHER_FACE);

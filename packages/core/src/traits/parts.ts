@@ -21,6 +21,8 @@ export const PART_OF_TRAIT: Readonly<Partial<Record<TraitName, IdentityPart>>> =
   build: 'build',
   height: 'build',
   upper: 'clothes',
+  pattern: 'clothes',
+  'pattern colour': 'clothes',
   lower: 'clothes',
   hat: 'clothes',
   headwear: 'clothes',

@@ -2,7 +2,17 @@ import type { Lab } from '../colour/oklab';
 import type { FaceShape } from './faceShape';
 
 /** Traits that are colours, OKLab. */
-export const COLOUR_TRAITS = ['skin', 'hair', 'eyes', 'lips', 'upper', 'lower', 'hat', 'body'] as const;
+export const COLOUR_TRAITS = [
+  'skin',
+  'hair',
+  'eyes',
+  'lips',
+  'upper',
+  'pattern colour',
+  'lower',
+  'hat',
+  'body',
+] as const;
 /** Traits of the face that are numbers; 1 is the usual. */
 export const FACE_NUMBER_TRAITS = [
   'face width',
@@ -15,7 +25,16 @@ export const FACE_NUMBER_TRAITS = [
 /** All traits that are numbers; a height is against that of a grown person. */
 export const NUMBER_TRAITS = [...FACE_NUMBER_TRAITS, 'height'] as const;
 /** Traits that are one of several words. */
-export const CHOICE_TRAITS = ['hair style', 'hair length', 'headwear', 'beard', 'glasses', 'build', 'species'] as const;
+export const CHOICE_TRAITS = [
+  'hair style',
+  'hair length',
+  'headwear',
+  'beard',
+  'glasses',
+  'pattern',
+  'build',
+  'species',
+] as const;
 
 /** Traits that are contours. */
 export const SHAPE_TRAITS = ['face shape'] as const;

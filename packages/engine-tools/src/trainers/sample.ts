@@ -11,6 +11,8 @@ export interface TraitSample {
     readonly headwear: string;
     readonly beard: string;
     readonly glasses: string;
+    /** One of SEEN_PATTERNS; unknown when absent. */
+    readonly pattern?: string;
     readonly hair?: Lab;
     readonly skin?: Lab;
     readonly upper?: Lab;
@@ -32,4 +34,6 @@ export interface TraitSample {
   readonly hair: readonly number[];
   readonly map: readonly number[];
   readonly face: readonly number[];
+  /** What is measured of the cloth; absent where too little of it is seen. */
+  readonly cloth?: readonly number[];
 }

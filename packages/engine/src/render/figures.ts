@@ -2,6 +2,7 @@ import {
   CHROMA_GAIN,
   fuseTraits,
   identityArrival,
+  identityEvidence,
   inOtherClothes,
   median,
   nameOf,
@@ -159,8 +160,11 @@ export function figureDistances({
   if (sheet && parts.length) {
     const of = (one: TraitSheet) => traitsOfParts(one, parts);
     const known = a.outfit && influence.gives !== 'outfit' ? inOtherClothes(sheet, a.outfit.traits) : sheet;
-    const arrival = identityArrival(of(a.unlooked ?? a.traits), of(known), people.map(of));
-    out.identity = arrival ? { value: arrival.value, part: areaOf(a.box) } : TOO_SMALL;
+    const [seen, own] = [of(a.unlooked ?? a.traits), of(known)];
+    const arrival = identityArrival(seen, own, people.map(of));
+    out.identity = arrival
+      ? { value: arrival.value, part: areaOf(a.box), evidence: identityEvidence(seen, own) }
+      : TOO_SMALL;
   } else if (parts.length) out.identity = NO_TRAITS;
   const joints = influence.pictures.find((p) => p.joints)?.joints;
   const pose = joints && poseOf(joints, aspect.reference);

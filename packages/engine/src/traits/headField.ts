@@ -30,6 +30,16 @@ export const placeOf = ({ columns }: Pick<HeadField, 'columns'>, k: number): rea
   -REACH.above + STEP * Math.floor(k / columns),
 ];
 
+/** The cell at a place; undefined beyond the field. */
+export function cellAt(
+  { columns, rows }: Pick<HeadField, 'columns' | 'rows'>,
+  a: number,
+  b: number,
+): number | undefined {
+  const [x, y] = [Math.round((a + REACH.beside) / STEP), Math.round((b + REACH.above) / STEP)];
+  return x < 0 || y < 0 || x >= columns || y >= rows ? undefined : y * columns + x;
+}
+
 /** The area of a cell, in squares of the distance from eyes to chin. */
 export const CELL_AREA = STEP * STEP;
 

@@ -1,3 +1,4 @@
+import { FACE_NUMBER_TRAITS } from '@urbild/core';
 import type { HairStyle } from '../painter/people/person';
 
 /** Ways to wear the hair that can be told apart in a picture: what is tied behind the head looks the same from the front. */
@@ -45,14 +46,7 @@ export const lengthOf = (style: SeenStyle): HairLength =>
 export const SEEN_HATS = ['none', 'straw hat', 'beret', 'knit cap', 'flat cap', 'hat'] as const;
 
 /** The numbers of a face that can be read, in the order in which they are learnt. */
-export const FACE_NUMBERS = [
-  'face width',
-  'jaw',
-  'eye size',
-  'brow thickness',
-  'nose length',
-  'mouth fullness',
-] as const;
+export const FACE_NUMBERS = FACE_NUMBER_TRAITS;
 
 /** Means and spreads of those numbers over the people whom the painter invents. */
 const MEANS = [1.008, 0.453, 1.005, 1.311, 0.998, 0.771];

@@ -101,6 +101,17 @@ interface ReadingProps {
   readonly channels?: Take['arrivals'][number];
 }
 
+/** What speaks for it that somebody is who they should be, and what against. */
+function Evidence({ of: { same, unlike } }: { of: Take['arrivals'][number] }) {
+  if (!same.length && !unlike.length) return null;
+  return (
+    <div className="mt-0.5 text-xs text-muted">
+      {!!same.length && <p>as known: {same.join(', ')}</p>}
+      {!!unlike.length && <p className="text-ink">not as known: {unlike.join(', ')}</p>}
+    </div>
+  );
+}
+
 const wordText = ({ text, found }: Take['words'][number]): string => `${text} ${percent(found)}`;
 
 function Reading({ name, hue, value, channels, pictures, parts: told = [] }: ReadingProps) {
@@ -134,6 +145,7 @@ function Reading({ name, hue, value, channels, pictures, parts: told = [] }: Rea
       {(parts.length > 1 || !!channels?.judged.length) && (
         <div className="figures mt-0.5 text-xs text-muted">{parts.join(' · ')}</div>
       )}
+      {channels && <Evidence of={channels} />}
       {value === undefined &&
         channels?.untold.map(({ channel, why }) => (
           <p key={channel} className="mt-0.5 text-xs text-muted">

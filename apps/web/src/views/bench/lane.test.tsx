@@ -113,6 +113,22 @@ describe('readings', () => {
     expect(screen.getByText('identity cannot be told here. The head is too small.')).toBeVisible();
   });
 
+  test('say of somebody what is as it is known of them, and what is not', () => {
+    const [same, unlike] = [
+      ['hair', 'skin'],
+      ['no glasses', 'eyes brown instead of green'],
+    ];
+    const readings = (arrival: ReturnType<typeof anArrival>) => (
+      <Readings take={aTake({ arrivals: [arrival] })} lookup={lookup} warnings={[]} onFix={() => undefined} />
+    );
+    const { unmount } = show(readings(anArrival({ overall: 0.4, identity: 0.4, same, unlike })));
+    expect(screen.getByText('as known: hair, skin')).toBeVisible();
+    expect(screen.getByText('not as known: no glasses, eyes brown instead of green')).toBeVisible();
+    unmount();
+    show(readings(anArrival({ overall: 0.4, identity: 0.4, same })));
+    expect(screen.queryByText(/not as known/)).not.toBeInTheDocument();
+  });
+
   test('say which words the picture does not show, with the reason, and how well the others are found', async () => {
     const take = aTake({
       pictureUrl: '/take',

@@ -22,6 +22,8 @@ import {
 import { SEEN_HATS, seenStyle, type SeenStyle } from '../../traits/kinds';
 import { withShape, type ShapePull } from './fromShape';
 import { HATS, type HairStyle, type Person } from './person';
+import { isRuled, mixedColour, ruling, type Pull } from './pull';
+import { pulledCloth } from './pulledCloth';
 
 /** What pulls on one person's traits: the sheets of the references, each with its share of every part of the identity. */
 export interface TraitPulls {
@@ -50,6 +52,8 @@ const STYLE: Readonly<Record<SeenStyle, HairStyle>> = {
   'two plaits': 'two plaits',
 };
 
+const UPPER_GARMENTS: readonly string[] = ['coat', 'raincoat', 'jacket', 'jumper', 'shirt', 'dress'];
+
 /** The traits that the words name outright. */
 export function namedTraits(b: PersonBrief): ReadonlySet<TraitName> {
   const out = new Set<TraitName>();
@@ -62,9 +66,14 @@ export function namedTraits(b: PersonBrief): ReadonlySet<TraitName> {
   say(b.glasses ?? b.bare.includes('glasses'), 'glasses');
   say(b.build, 'build');
   say(b.size, 'height');
-  say(b.clothes, 'upper');
+  say(b.clothes, 'upper', 'pattern', 'pattern colour');
   const wears = (kinds: readonly string[]) => b.garments.some((g) => g.colour && kinds.includes(g.kind));
-  say(wears(['coat', 'raincoat', 'jacket', 'jumper', 'shirt', 'dress']), 'upper');
+  say(wears(UPPER_GARMENTS), 'upper');
+  say(
+    b.garments.some((g) => UPPER_GARMENTS.includes(g.kind) && (g.pattern ?? g.colour)),
+    'pattern',
+    'pattern colour',
+  );
   say(wears(['skirt', 'trousers', 'shorts', 'dress']), 'lower');
   say(
     b.garments.some((g) => (SEEN_HATS as readonly string[]).includes(g.kind)) || b.bare.some((w) => /hat|cap/.test(w)),
@@ -76,12 +85,6 @@ export function namedTraits(b: PersonBrief): ReadonlySet<TraitName> {
 
 /** Below this confidence a trait counts as not read, above the other it counts fully. */
 const UNSURE = [0.12, 0.35] as const;
-
-/** The values of one trait with their shares; what the words keep is not among them. */
-interface Pull<T> {
-  readonly value: T;
-  readonly share: number;
-}
 
 /**
  * A person of the words under the pull of references: numbers move in proportion to the shares, colours in OKLab, one of
@@ -128,9 +131,10 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
   const beard = choice('beard', person.beard ? 'yes' : 'no');
   const glasses = choice('glasses', person.glasses ? 'yes' : 'no');
   const { face, eyes, brow, nose, mouth } = withShape(person, shapePulls(sources), over.face);
-  const top = { ...person.top, colour: colour('upper', person.top.colour) };
+  const upper = pullsOn('upper', (t) => t.colour);
+  const pattern = pullsOn('pattern', (t) => t.choice);
+  const top = pulledCloth(person.top, { colour: upper, pattern, second: pullsOn('pattern colour', (t) => t.colour) });
   const bottom = { ...person.bottom, colour: colour('lower', person.bottom.colour) };
-  const ruled = pullsOn('upper', (t) => t.colour).reduce((s, p) => s + p.share, 0) > 0.5;
   const size = choice('build', 'usual');
   const girth = size === 'thin' ? 0.84 : size === 'round' ? 1.28 : 1;
   return {
@@ -148,9 +152,12 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     hat: hatOf(person, choice('headwear', wornHat(person)), (own) => colour('hat', own)),
     girth: person.girth * girth,
     stature: number('height', person.stature),
-    top: ruled ? { kind: top.kind, colour: top.colour } : top,
-    bottom: top.kind === 'dress' ? { ...bottom, colour: top.colour } : bottom,
-    over: ruled && person.over && person.over.kind !== 'apron' ? { ...person.over, colour: top.colour } : person.over,
+    top,
+    bottom: top.kind === 'dress' ? { ...top, kind: bottom.kind } : bottom,
+    over:
+      isRuled(upper) && person.over && person.over.kind !== 'apron'
+        ? { ...person.over, colour: top.colour }
+        : person.over,
   };
 }
 
@@ -173,14 +180,6 @@ const mixLab = (a: Lab, b: Lab, t: number): Lab => [lerp(a[0], b[0], t), lerp(a[
 export const isPulled = ({ sources }: TraitPulls): boolean =>
   sources.some((s) => IDENTITY_PARTS.some((part) => s.shares[part] > 0));
 
-function mixedColour(own: Lch, pulls: readonly Pull<Lab>[]): Lch {
-  if (!pulls.length) return own;
-  const lab = [...lchToLab(own)] as [number, number, number];
-  const from = lchToLab(own);
-  for (const { value, share } of pulls) for (let k = 0; k < 3; k++) lab[k] += share * (value[k] - from[k]);
-  return labToLch(lab);
-}
-
 /** Brows follow the hair, as far as it moved. */
 const mixedBrow = (person: Person, hair: Lch): Lch =>
   hair === person.hair.colour ? person.brow.colour : mixLch(hair, [0.25, 0.03, 50], 0.3);
@@ -188,13 +187,6 @@ const mixedBrow = (person: Person, hair: Lch): Lch =>
 /** A beard follows the hair half of the way. */
 const shade = (hair: Lch, person: Person): Pull<Lab>[] =>
   hair === person.hair.colour ? [] : [{ value: lchToLab(hair), share: 0.5 }];
-
-/** The kind with the largest share; the words hold theirs with what the references leave. */
-function ruling(own: string, pulls: readonly Pull<string>[]): string {
-  const votes = new Map<string, number>([[own, 1 - pulls.reduce((s, p) => s + p.share, 0)]]);
-  for (const { value, share } of pulls) votes.set(value, (votes.get(value) ?? 0) + share);
-  return [...votes].reduce((best, v) => (v[1] > best[1] + 1e-9 ? v : best))[0];
-}
 
 /** What references rule is worn alike in every picture, even where the words alone would have tied it in another way. */
 function hairStyle(person: Person, seen: SeenStyle, pulls: readonly Pull<string>[]): HairStyle {

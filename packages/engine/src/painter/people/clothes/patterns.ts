@@ -15,7 +15,7 @@ interface Area {
 }
 
 /** The second colour of a pattern: the one named, or light on dark and dark on light. */
-const secondOf = (cloth: Cloth): Lch =>
+export const secondOf = (cloth: Cloth): Lch =>
   cloth.second ?? (cloth.colour[0] < 0.75 ? WHITE : adjustLch(cloth.colour, -0.35, 1.2));
 
 /** Paints the pattern of a cloth; to be called inside the garment's shape. */
