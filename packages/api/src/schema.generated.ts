@@ -1479,6 +1479,8 @@ export interface components {
             /** @description none: as read */
             swatches: components["schemas"]["HexSwatchDto"][];
             layout: components["schemas"]["LayoutMapDto"];
+            /** @description hash of a painted mask, white is figure; empty: as found */
+            matte: string;
         };
         /** @enum {string} */
         CheckId: "too small" | "fake resolution" | "blurred" | "face cut off" | "face covered" | "face turned away" | "face too small" | "transparency" | "plain background" | "collage" | "text" | "too dark" | "burnt" | "flat" | "near double";
@@ -1542,6 +1544,8 @@ export interface components {
             visionState: components["schemas"]["VisionState"];
             /** @description the head, with what was taken for skin, hair and clothes tinted */
             headUrl?: string;
+            /** @description what of the whole source was taken for figure: hash of a mask, white is figure */
+            matte?: string;
             /**
              * @description the view of its face
              * @example three-quarter
@@ -1715,6 +1719,8 @@ export interface components {
             swatches?: components["schemas"]["HexSwatchDto"][];
             /** @description read: picture goes back to its masses and lines */
             layout?: components["schemas"]["LayoutMapDto"];
+            /** @description hash of a painted mask, white is figure; empty goes back to what was found */
+            matte?: string;
         };
         ReferenceVersionDto: {
             number: number;

@@ -19,6 +19,6 @@ export { planSynthesis, type ReadInfluence, type SynthesisPlan } from './synthes
 export { frameOfBox, frameOfMesh, type FaceFrame } from './traits/frame';
 export { headPicture, type HeadSeen } from './traits/headPicture';
 export { readTraits, type ReadTraits } from './traits/readTraits';
-export { headPartOf, type SegmentedPart } from './understand/matte/matte';
+export { headPartOf, MATTE_SIDE, type Matte, type SegmentedPart } from './understand/matte/matte';
 export { traitTruth, type TraitTruth } from './traits/truth';
 export type { FrameMove, FrameView, RequestFrame, RequestHold } from './frames/frame';

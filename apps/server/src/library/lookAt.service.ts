@@ -59,10 +59,11 @@ export class LookAtService implements JobHandler, OnModuleInit {
     }
     const main = seen && mainOf(seen.faces);
     const byHand = r.corrections.faces?.[0];
+    const painted = r.corrections.matte;
     const frame: FaceFrame | undefined = byHand ? frameOfBox(byHand.box) : main && frameOfMesh(main.mesh, main.yaw);
     // without models nothing new is seen, and what they once saw is not forgotten
     const known = r.vision?.model === NO_MODEL ? null : r.vision;
-    if (!seen && known && !byHand) return;
+    if (!seen && known && !byHand && !painted) return;
     const wantsFace = r.kind === 'face' || r.kind === 'character';
     const read =
       frame || wantsFace || main
@@ -70,6 +71,7 @@ export class LookAtService implements JobHandler, OnModuleInit {
             ...{ picture: file, face: frame },
             // a box by hand is not where the mesh lies
             ...(byHand ? {} : { part: main?.part, mesh: main?.mesh }),
+            ...(painted ? { matte: blobPath(this.blobs.dir, painted) } : {}),
           })
         : undefined;
     const faceHash = main
@@ -80,6 +82,7 @@ export class LookAtService implements JobHandler, OnModuleInit {
       faces: seen ? seen.faces.map((f) => toFace(f, f === main ? read?.covered : undefined)) : (known?.faces ?? []),
       joints: (seen ?? known)?.joints ?? [],
       ...(read ? { traits: read.traits } : {}),
+      ...(read?.mattePicture ? { matte: await this.blobs.put(Buffer.from(read.mattePicture)) } : {}),
       ...(read?.headPicture ? { head: await this.blobs.put(Buffer.from(read.headPicture)) } : {}),
     };
     const visionState = visionStateOf(vision, byHand !== undefined, r.kind);

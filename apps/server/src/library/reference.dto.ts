@@ -107,6 +107,11 @@ export class ReferenceDto {
   @ApiProperty({ enum: VISION, enumName: 'VisionState' }) visionState!: VisionState;
   @ApiProperty({ required: false, description: 'the head, with what was taken for skin, hair and clothes tinted' })
   headUrl?: string;
+  @ApiProperty({
+    required: false,
+    description: 'what of the whole source was taken for figure: hash of a mask, white is figure',
+  })
+  matte?: string;
   @ApiProperty({ required: false, description: 'the view of its face', example: 'three-quarter' }) view?: string;
   @ApiProperty({
     enum: SLOTS,
@@ -255,6 +260,7 @@ export function toReferenceDto(r: Reference, usedIn: number): ReferenceDto {
     checkState: r.checkState,
     visionState: r.visionState,
     headUrl: r.vision?.head ? blobUrl(r.vision.head) : undefined,
+    matte: r.corrections.matte ?? r.vision?.matte,
     view: face?.yaw === undefined ? undefined : viewOf(face.yaw),
     slot: slotSeen(r),
     prompts: r.reading ? promptsFor(r.reading, seen) : [],

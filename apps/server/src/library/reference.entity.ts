@@ -47,6 +47,8 @@ export interface Vision {
   readonly traits?: TraitSheet;
   /** Hash of a picture of its head with what was taken for skin, hair and clothes. */
   readonly head?: string;
+  /** Hash of a grey picture of what was taken for figure (white), of the whole source. */
+  readonly matte?: string;
 }
 
 /** What a person set right by hand; it goes before what was read. */
@@ -57,6 +59,8 @@ export interface Corrections {
   readonly swatches?: readonly Swatch[];
   /** How it is drawn when it is a map of an arrangement. */
   readonly layout?: LayoutMap;
+  /** Hash of a painted mask of the whole source: white is figure, black is ground. */
+  readonly matte?: string;
 }
 
 /** One state of a reference that can be gone back to. */
@@ -97,7 +101,7 @@ export const ReferenceEntity = defineEntity({
     descriptorsHash: p.string().comment(NAMES_BLOB),
     preparation: p.json<Preparation>(),
     history: p.json<ReferenceVersion[]>().comment(NAMES_BLOBS_INSIDE),
-    corrections: p.json<Corrections>(),
+    corrections: p.json<Corrections>().comment(NAMES_BLOBS_INSIDE),
     format: p.string(),
     width: p.integer(),
     height: p.integer(),

@@ -137,7 +137,7 @@ export const aReference = (fields: Partial<Reference> = {}): Reference =>
       { colour: '#c0a060', weight: 0.3 },
     ],
     preparation: { rotate: 0, mirror: false, sharpen: 0, flatten: false, cutOut: false },
-    corrections: { faces: [], joints: [], horizon: -1, swatches: [], layout: { read: 'picture' } },
+    corrections: { faces: [], joints: [], horizon: -1, swatches: [], layout: { read: 'picture' }, matte: '' },
     checks: [],
     checkState: 'fine',
     visionState: 'done',

@@ -117,3 +117,29 @@ test('the mirrored map is its own inverse', () => {
   expect([...once]).not.toEqual([...map]);
   expect([...mirrorMap(once)]).toEqual([...map]);
 });
+
+test('who was painted as figure by hand is: hair is what of it lies around the face, and the ground is nothing', () => {
+  const side = 240;
+  const rgba = new Uint8ClampedArray(side * side * 4);
+  const far = (i: number) => Math.hypot((i % side) - 120, Math.floor(i / side) - 118);
+  for (let i = 0; i < side * side; i++) {
+    const noise = (i * 2654435761) % 23;
+    const cloth = Math.floor(i / side) > 196 && Math.abs((i % side) - 120) < 90;
+    const colour = far(i) < 36 ? [226, 170, 140] : cloth ? [60, 120, 70] : far(i) < 62 ? [120, 62, 30] : [96, 70, 60];
+    rgba.set([...colour.map((v) => v + noise - 11), 255], 4 * i);
+  }
+  const picture = pictureFromRgba(rgba, side, side);
+  const frame = { eyes: [0.5, 0.46], chin: [0.5, 0.64], yaw: 0 } as const;
+  const paintedBy = (is: (i: number) => boolean) => {
+    const alpha = Float32Array.from({ length: side * side }, (_, i) => (is(i) ? 1 : 0));
+    return readTraits(picture, frame, { matte: { width: side, height: side, alpha, from: 'hand' } });
+  };
+  const body = (i: number) => Math.floor(i / side) > 180 && Math.abs((i % side) - 120) < 90;
+  const whole = paintedBy((i) => far(i) < 62 || body(i));
+  expect(whole.matte!.from).toBe('hand');
+  const [L, a, b] = whole.traits.hair!.colour!;
+  expect(Math.hypot(L - 0.43, a - 0.05, b - 0.07)).toBeLessThan(0.08);
+  // without what lies around the face there is no hair that could be believed
+  const bald = paintedBy((i) => far(i) < 38 || body(i));
+  expect(bald.traits.hair?.confidence ?? 0).toBeLessThan(0.6 * whole.traits.hair!.confidence);
+});

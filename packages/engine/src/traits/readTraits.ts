@@ -9,7 +9,7 @@ import {
   type TraitName,
   type TraitSheet,
 } from '@urbild/core';
-import { matteOf, type SegmentedPart } from '../understand/matte/matte';
+import { matteOf, type Matte, type SegmentedPart } from '../understand/matte/matte';
 import { colourful } from './colourful';
 import { faceColours } from './faceColours';
 import { colourGap, commonColour, coloursIn, evened, faceFeatures, skinOverBeard, type FaceFeatures } from './features';
@@ -31,6 +31,8 @@ export interface ReadTraits {
   readonly covered?: number;
   /** What was taken for skin, hair and clothes; absent where figure and ground were not told apart. */
   readonly head?: HeadSeen;
+  /** Who was taken for figure; absent where nothing was told apart. */
+  readonly matte?: Matte;
 }
 
 /**
@@ -64,6 +66,8 @@ export interface ReadHow {
   readonly part?: SegmentedPart;
   /** Points of the face mesh, parts of width and height: what tells the form of the face. */
   readonly mesh?: readonly (readonly [number, number])[];
+  /** Who is figure and what is ground, as a person painted it; goes before what is found. */
+  readonly matte?: Matte;
 }
 
 /**
@@ -74,15 +78,19 @@ export interface ReadHow {
 export function readTraits(
   picture: Picture,
   frame?: FaceFrame,
-  { exact = false, part, mesh }: ReadHow = {},
+  { exact = false, part, mesh, matte: painted }: ReadHow = {},
 ): ReadTraits {
   if (!frame) return { traits: bodyColours(picture) };
   const even = evened(picture, frame);
-  const matte = exact ? undefined : matteOf(picture, frame, part);
+  const matte = exact ? undefined : (painted ?? matteOf(picture, frame, part));
   const tinted = colourful(picture);
   const { traits, ...seen } = readFace({ picture: even, frame, exact, matte, tinted, light: lightStats(picture) });
   const shape = mesh && meshShape(mesh, frame.yaw, picture);
-  return { traits: shape ? { ...traits, 'face shape': { shape, confidence: FORM * tinted } } : traits, ...seen };
+  return {
+    traits: shape ? { ...traits, 'face shape': { shape, confidence: FORM * tinted } } : traits,
+    ...seen,
+    ...(matte ? { matte } : {}),
+  };
 }
 
 function readFace(looked: Looked): ReadTraits {

@@ -109,6 +109,13 @@ export class CorrectDto {
   @Optional()
   @Nested(() => LayoutMapDto)
   layout?: LayoutMapDto;
+  @ApiProperty({
+    required: false,
+    description: 'hash of a painted mask, white is figure; empty goes back to what was found',
+  })
+  @Optional()
+  @Matches(/^([0-9a-f]{64})?$/)
+  matte?: string;
 }
 
 /** All that a person set right of a picture, as it is sent to be set again. */
@@ -118,6 +125,7 @@ export class CorrectionsDto {
   @ApiProperty({ description: '0 top .. 1 bottom; -1: as read' }) horizon!: number;
   @ApiProperty({ type: [HexSwatchDto], description: 'none: as read' }) swatches!: HexSwatchDto[];
   @ApiProperty({ type: LayoutMapDto }) layout!: LayoutMapDto;
+  @ApiProperty({ description: 'hash of a painted mask, white is figure; empty: as found' }) matte!: string;
 }
 
 class HorizonDto {

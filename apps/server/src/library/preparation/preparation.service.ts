@@ -16,7 +16,13 @@ import { LibraryService } from '../library.service';
 import { measured, vectorsOf, versionHashes } from '../referenceFields';
 import { facesOf, toReferenceDto, type ReferenceDto } from '../reference.dto';
 import { blobUrl } from '../../platform/blobs/blobUrl';
-import { ReferenceEntity, VectorEntity, type Reference, type ReferenceVersion } from '../reference.entity';
+import {
+  ReferenceEntity,
+  VectorEntity,
+  type Corrections,
+  type Reference,
+  type ReferenceVersion,
+} from '../reference.entity';
 import { visionStateOf } from '../visionState';
 import { corrected, layoutDtoOf } from './corrections';
 import type { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
@@ -99,21 +105,40 @@ export class PreparationService {
       .reverse();
   }
 
-  /** Takes over what a person set right, and checks the reference again with it. */
+  /**
+   * Takes over what a person set right, and checks the reference again with it. Who it shows is read anew where a face was drawn or the
+   * figure painted.
+   */
   async correct(id: string, { version, ...wish }: CorrectDto): Promise<ReferenceDto> {
-    const reference = await this.library.find(id);
-    requireVersion(reference, version, (r) => toReferenceDto(r, 0));
-    const before = reference.corrections;
-    reference.corrections = corrected(before, wish);
-    const { faces } = reference.corrections;
-    if (!sameData(faces, before.faces)) {
-      reference.visionState = visionStateOf(reference.vision ?? null, faces !== undefined, reference.kind);
-      const again = await this.workers.run(PREPARE, this.task(reference, reference.preparation));
-      Object.assign(reference, { checks: [...again.checks], checkState: again.checkState });
-    }
-    await this.em.flush();
+    const before = await this.library.find(id);
+    requireVersion(before, version, (r) => toReferenceDto(r, 0));
+    const corrections = corrected(before.corrections, wish);
+    const { faces, matte } = corrections;
+    if (matte && !(await this.blobs.has(matte)))
+      throw Problem.invalid([{ field: 'matte', message: 'this painted mask is not here: paint it again' }]);
+    const otherFaces = !sameData(faces, before.corrections.faces);
+    const otherFigure = otherFaces || matte !== before.corrections.matte;
+    const again = otherFaces && (await this.checkedWith(before, corrections));
+    const saved = await together(this.em, async (em) => {
+      const r = await em.findOneOrFail(ReferenceEntity, { id }, { refresh: true });
+      requireVersion(r, version, (now) => toReferenceDto(now, 0));
+      Object.assign(r, { corrections }, again);
+      await em.flush();
+      if (otherFigure) await this.jobs.enqueue(em, { kind: 'look-at', subject: id, priority: 6 });
+      return r;
+    });
     this.events.publish({ type: 'reference', id });
-    return this.library.present(reference);
+    return this.library.present(saved);
+  }
+
+  /** What changes of a reference when its faces are others. */
+  private async checkedWith(
+    r: Reference,
+    corrections: Corrections,
+  ): Promise<Pick<Reference, 'visionState' | 'checks' | 'checkState'>> {
+    const { checks, checkState } = await this.workers.run(PREPARE, this.task({ ...r, corrections }, r.preparation));
+    const visionState = visionStateOf(r.vision ?? null, corrections.faces !== undefined, r.kind);
+    return { visionState, checks: [...checks], checkState };
   }
 
   /** What the engine gets, for every way of using the picture. */

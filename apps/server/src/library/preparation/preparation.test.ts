@@ -85,7 +85,14 @@ test('what is set right is told as it is sent, so that it can be undone; sent ag
   const { id } = await bringIn(studio, 306);
   await studio.jobs.idle();
   const r = await get(id);
-  expect(r.corrections).toEqual({ faces: [], joints: [], horizon: -1, swatches: [], layout: { read: 'picture' } });
+  expect(r.corrections).toEqual({
+    faces: [],
+    joints: [],
+    horizon: -1,
+    swatches: [],
+    layout: { read: 'picture' },
+    matte: '',
+  });
   const box = { left: 0.2, top: 0.1, right: 0.5, bottom: 0.6 };
   const wish = {
     faces: [{ box, score: 1, byHand: true }],
@@ -96,6 +103,7 @@ test('what is set right is told as it is sent, so that it can be undone; sent ag
       { colour: '#010203', weight: 1 / 3 },
     ],
     layout: { read: 'distance', near: 'dark' },
+    matte: '',
   };
   const set = (await correct(r, wish).expect(200)).body as ReferenceDto;
   expect(set.corrections).toEqual(wish);
@@ -107,6 +115,51 @@ test('what is set right is told as it is sent, so that it can be undone; sent ag
   expect(back.visionState).toBe(r.visionState);
   expect(back.checks.map((c) => c.id)).toEqual(r.checks.map((c) => c.id));
   await correct(r, { horizon: 0.5 }).expect(409);
+});
+
+test('who is figure can be painted: the picture is read anew with it, and as it was found when that is taken back', async () => {
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300"><rect width="300" height="300" fill="#5b88a8"/>
+    <circle cx="150" cy="140" r="78" fill="#5a2c16"/><circle cx="150" cy="150" r="52" fill="#e2aa8c"/>
+    <rect x="60" y="225" width="180" height="75" fill="#3c7846"/></svg>`;
+  const { body } = await studio.ask
+    .post('/api/v1/references')
+    .field('kind', 'character')
+    .attach('file', await sharp(Buffer.from(svg)).png().toBuffer(), 'round head.png')
+    .expect(201);
+  const { id } = (body as { reference: ReferenceDto }).reference;
+  await studio.jobs.idle();
+  const box = { left: 0.33, top: 0.36, right: 0.67, bottom: 0.67 };
+  await correct(await get(id), { faces: [{ box, score: 1, byHand: true }] }).expect(200);
+  await studio.jobs.idle();
+  const found = await get(id);
+  expect(found.headUrl).toBeDefined();
+  expect(found.matte).toMatch(/^[0-9a-f]{64}$/);
+  // the hair is painted away
+  const mask = `<svg xmlns="http://www.w3.org/2000/svg" width="300" height="300"><rect width="300" height="300"/>
+    <circle cx="150" cy="150" r="54" fill="#fff"/><rect x="60" y="200" width="180" height="100" fill="#fff"/></svg>`;
+  const sent = await studio.ask
+    .post('/api/v1/masks')
+    .attach('file', await sharp(Buffer.from(mask)).png().toBuffer(), 'mask.png')
+    .expect(201);
+  const { content } = sent.body as { content: string };
+  const set = (await correct(found, { matte: content }).expect(200)).body as ReferenceDto;
+  expect(set.corrections.matte).toBe(content);
+  await studio.jobs.idle();
+  const painted = await get(id);
+  expect(painted.matte).toBe(content);
+  expect(painted.headUrl).not.toBe(found.headUrl);
+  // what was painted is kept as long as it is named
+  await studio.ask.get(`/api/v1/blobs/${content}`).expect(200);
+  await correct(painted, { matte: '' }).expect(200);
+  await studio.jobs.idle();
+  expect(await get(id)).toMatchObject({ matte: found.matte, headUrl: found.headUrl });
+});
+
+test('a painted figure that is not here is refused, and so is what is no mask at all', async () => {
+  const r = await bringIn(studio, 311);
+  const gone = await correct(r, { matte: 'f'.repeat(64) }).expect(400);
+  expect(JSON.stringify(gone.body)).toMatch(/paint it again/);
+  await correct(r, { matte: '../../etc' }).expect(400);
 });
 
 describe('a layout that is a map', () => {

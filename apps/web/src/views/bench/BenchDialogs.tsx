@@ -3,7 +3,7 @@ import type { MixMask } from '../../api/trials';
 import { HUES } from '../../theme/kinds';
 import { InForceDialog } from './InForceDialog';
 import type { Lookup } from '../../shared/mix/lookup';
-import { MaskPainter } from './MaskPainter';
+import { MaskPainter } from '../../shared/mask/MaskPainter';
 import { SolveDialog } from '../../shared/mix/solve/SolveDialog';
 import type { BenchMix } from './useBenchMix';
 import { VersionsDialog } from './VersionsDialog';
@@ -81,7 +81,8 @@ export function BenchDialogs({ open, painting, onClose, mixId, bench, lookup, ta
     return (
       <MaskPainter
         title={influence ? `Where ${lookup.name(influence)} acts` : 'Where the start picture changes'}
-        take={take}
+        picture={take?.pictureUrl ? { url: take.pictureUrl, alt: take.prompt } : undefined}
+        figures={take?.figures}
         aspect={w / h}
         mask={influence ? influence.region : mix.settings.mask}
         hue={influence ? HUES[lookup.hue(influence)] : '#bf3d27'}

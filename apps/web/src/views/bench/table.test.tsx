@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { Take } from '../../api/client';
 import { answers, aTake, show } from '../../test/page';
 import { LightTable } from './LightTable';
-import { MaskTools } from './MaskTools';
+import { MaskTools } from '../../shared/mask/MaskTools';
 import { MixName } from './MixName';
 import { RenderFoot } from './RenderFoot';
 import { StartSettings } from './StartSettings';

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Reference } from '../../api/client';
 import { useCorrect, useGives, type Gives } from '../../api/references';
 import { Button } from '../../parts/Button';
+import { FigureMask } from './FigureMask';
 import { HeadSeen } from './HeadSeen';
 import { JointsEditor } from './JointsEditor';
 import { LayoutReading } from './LayoutReading';
@@ -24,7 +25,12 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
         actual={actual}
         alt={`What the engine gets of ${r.title}`}
       />
-      {r.headUrl && <HeadSeen url={r.headUrl} />}
+      {r.headUrl && (
+        <div>
+          <HeadSeen url={r.headUrl} />
+          <FigureMask reference={r} />
+        </div>
+      )}
       <Palette reference={r} />
       <LayoutReading reference={r} gives={gives} />
       <HorizonLine reference={r} gives={gives} />

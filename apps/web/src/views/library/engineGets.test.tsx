@@ -6,9 +6,11 @@ import { useReferencesById, type Gives } from '../../api/references';
 import { stepBack } from '../../api/undo';
 import { startUndo } from '../../api/undoSteps';
 import { useQueryClient } from '@tanstack/react-query';
+import { drawableCanvases } from '../../test/canvas';
 import { answers, aReference, show } from '../../test/page';
 import { EngineGets } from './EngineGets';
 import { FaceTools } from './FaceTools';
+import { FigureMask } from './FigureMask';
 import { HeadSeen } from './HeadSeen';
 
 const CORRECT = 'PATCH /api/v1/references/{id}/corrections';
@@ -76,11 +78,32 @@ async function engineGets(fields: Partial<Gives> = {}, kept: Partial<Corrections
 }
 
 describe('what the engine gets', () => {
+  beforeEach(drawableCanvases);
   test('shows of a person what was taken for hair, skin and clothes, where that was told apart', () => {
     show(<HeadSeen url="/head.webp" />);
     const figure = within(screen.getByRole('figure'));
     expect(figure.getByRole('img', { name: /hair, skin and clothes tinted/ })).toHaveAttribute('src', '/head.webp');
     expect(figure.getAllByRole('listitem').map((item) => item.textContent)).toEqual(['hair', 'skin', 'clothes']);
+  });
+
+  test('who is figure is painted on the whole file, and goes back to what was found', async () => {
+    const matte = 'f'.repeat(64);
+    const studio = await shown((r) => <FigureMask reference={{ ...r, matte }} />, { matte }, {});
+    await userEvent.click(await screen.findByRole('button', { name: 'Paint who is figure' }));
+    const dialog = within(await screen.findByRole('dialog', { name: 'Who is figure' }));
+    // a figure has no soft edge, and is not the opposite of what is painted
+    expect(dialog.queryByRole('slider', { name: /Soft edge/ })).toBeNull();
+    expect(dialog.queryByRole('checkbox')).toBeNull();
+    await userEvent.click(dialog.getByRole('button', { name: 'Take the mask away' }));
+    expect(await studio.sent()).toMatchObject({ matte: '' });
+  });
+
+  test('a figure that was painted by hand says so, and is given back', async () => {
+    const studio = await shown((r) => <FigureMask reference={r} />, { matte: 'c'.repeat(64) }, {});
+    expect(await screen.findByText('painted by hand')).toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'As found' }));
+    expect(await studio.sent()).toMatchObject({ matte: '' });
+    await waitFor(() => expect(screen.queryByText('painted by hand')).toBeNull());
   });
 
   test('shows the picture, lines, distances and shape, and says what they are not fit for', async () => {

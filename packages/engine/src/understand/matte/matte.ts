@@ -7,8 +7,8 @@ export interface Matte {
   readonly width: number;
   readonly height: number;
   readonly alpha: Float32Array;
-  /** What it rests on: a segmentation model, the ground as it is seen from the border, both, or neither. */
-  readonly from: 'model' | 'border' | 'both' | 'nothing';
+  /** What it rests on: a segmentation model, the ground as it is seen from the border, both, neither, or what a person painted. */
+  readonly from: 'model' | 'border' | 'both' | 'nothing' | 'hand';
 }
 
 /** What a segmentation model says of a part of the picture: `side` x `side` values 0 ground .. 255 figure. */

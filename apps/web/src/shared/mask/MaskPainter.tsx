@@ -11,27 +11,33 @@ import { useMaskTool } from './useMaskTool';
 
 interface Props {
   readonly title: string;
-  /** What is painted on: the take that is on the table, if any. */
-  readonly take: Take | undefined;
+  /** What is painted on, if anything, and who is in it. */
+  readonly picture: { readonly url: string; readonly alt: string } | undefined;
+  readonly figures?: Take['figures'];
   readonly aspect: number;
   readonly mask: MixMask | undefined;
   /** Of the overlay. */
   readonly hue: string;
+  /** The mask is just what is painted: without a soft edge, never its opposite. */
+  readonly plain?: boolean;
   readonly onSave: (mask: MixMask) => void;
-  readonly onClear: () => void;
+  /** Absent where there is nothing of its own to take away. */
+  readonly onClear: (() => void) | undefined;
   readonly onClose: () => void;
 }
 
 /** Softness of the edge of a new mask, of the picture's width. */
 const USUAL_FEATHER = 0.01;
 
+const NOBODY: Take['figures'] = [];
+
 /** Paints where something acts: brush and eraser by pointer or keys, filling from who is in the picture, soft edge. */
-export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, onClose }: Props) {
+export function MaskPainter(props: Props) {
+  const { title, picture, figures = NOBODY, aspect, mask, hue, plain = false, onSave, onClear, onClose } = props;
   const tell = useNotice();
   const [invert, setInvert] = useState(mask?.invert ?? false);
   const [feather, setFeather] = useState(mask?.feather ?? USUAL_FEATHER);
   const [busy, setBusy] = useState(false);
-  const figures = take?.figures ?? [];
   const drawing = useMaskDrawing(mask, hue, figures, invert);
   const { canvas, canUndo, cover, cut } = drawing;
   const { brush, setBrush, erasing, setErasing, cursor, zoom, whole, onKey, onSheet } = useMaskTool(drawing);
@@ -48,7 +54,7 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
     }
   };
   const clear = () => {
-    onClear();
+    onClear?.();
     onClose();
   };
   return (
@@ -60,9 +66,9 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
           className="fixed inset-0 z-50 grid grid-cols-[minmax(0,1fr)_264px]"
           onKeyDown={onKey}
         >
-          <MaskSheet {...{ take, aspect, canvas, brush, cursor, zoom }} on={onSheet} />
+          <MaskSheet {...{ picture, aspect, canvas, brush, cursor, zoom }} on={onSheet} />
           <MaskTools
-            {...{ title, erasing, brush, feather, invert, figures, cut, busy }}
+            {...{ title, erasing, brush, feather, invert, plain, figures, cut, busy }}
             onErasing={setErasing}
             onBrush={setBrush}
             onFeather={setFeather}
@@ -72,7 +78,7 @@ export function MaskPainter({ title, take, aspect, mask, hue, onSave, onClear, o
             onUndo={canUndo ? () => whole((d) => d.undo()) : undefined}
             acts={invert ? 1 - cover : cover}
             onSave={() => void save()}
-            onClear={mask && clear}
+            onClear={mask && onClear && clear}
           />
         </Dialog.Content>
       </Dialog.Portal>

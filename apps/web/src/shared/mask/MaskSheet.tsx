@@ -1,5 +1,4 @@
 import type { HTMLAttributes, RefObject } from 'react';
-import type { Take } from '../../api/client';
 import { zoomStyle, type Zoom } from '../../parts/zoom';
 import type { Place } from './maskDrawing';
 
@@ -7,7 +6,8 @@ import type { Place } from './maskDrawing';
 const SIDE = 512;
 
 interface Props {
-  readonly take: Take | undefined;
+  /** What is painted on, if anything. */
+  readonly picture: { readonly url: string; readonly alt: string } | undefined;
   readonly aspect: number;
   readonly canvas: RefObject<HTMLCanvasElement | null>;
   /** Width of the brush, px of the canvas at its whole size. */
@@ -21,7 +21,7 @@ interface Props {
 }
 
 /** The picture with the mask over it, and the brush. */
-export function MaskSheet({ take, aspect, canvas, brush, cursor, zoom, on }: Props) {
+export function MaskSheet({ picture, aspect, canvas, brush, cursor, zoom, on }: Props) {
   const width = aspect >= 1 ? SIDE : Math.round(SIDE * aspect);
   const height = aspect >= 1 ? Math.round(SIDE / aspect) : SIDE;
   return (
@@ -36,8 +36,8 @@ export function MaskSheet({ take, aspect, canvas, brush, cursor, zoom, on }: Pro
         {...on}
       >
         <div className="absolute inset-0" style={zoomStyle(zoom)}>
-          {take?.pictureUrl && (
-            <img src={take.pictureUrl} alt={take.prompt} draggable={false} className="absolute inset-0 h-full w-full" />
+          {picture && (
+            <img src={picture.url} alt={picture.alt} draggable={false} className="absolute inset-0 h-full w-full" />
           )}
           <canvas ref={canvas} width={width} height={height} className="absolute inset-0 h-full w-full opacity-60" />
         </div>

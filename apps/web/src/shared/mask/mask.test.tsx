@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { sendMask } from '../../api/trials';
 import { drawableCanvases, pixelsOn } from '../../test/canvas';
-import { aTake, show } from '../../test/page';
+import { show } from '../../test/page';
 import { MaskPainter } from './MaskPainter';
 
 jest.mock('../../api/trials', () => ({ ...jest.requireActual<object>('../../api/trials'), sendMask: jest.fn() }));
@@ -19,9 +19,18 @@ beforeEach(() => {
 
 function painter(fields: object = {}) {
   const on = { onSave: jest.fn(), onClear: jest.fn(), onClose: jest.fn() };
-  const take = aTake({ figures: [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }] as never });
+  const picture = { url: '/take', alt: 'Ilse on the pier' };
+  const figures = [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }];
   show(
-    <MaskPainter title="Where Ilse acts" take={take} aspect={1.5} mask={undefined} hue="#c03a2b" {...on} {...fields} />,
+    <MaskPainter
+      title="Where Ilse acts"
+      {...{ picture, figures }}
+      aspect={1.5}
+      mask={undefined}
+      hue="#c03a2b"
+      {...on}
+      {...fields}
+    />,
   );
   const sheet = screen.getByTestId('mask-canvas');
   jest.spyOn(sheet.querySelector('canvas')!, 'getBoundingClientRect').mockReturnValue({

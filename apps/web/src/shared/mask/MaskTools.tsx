@@ -13,6 +13,8 @@ interface Props {
   readonly feather: number;
   readonly onFeather: (feather: number) => void;
   readonly invert: boolean;
+  /** Neither a soft edge nor the opposite is asked for. */
+  readonly plain: boolean;
   readonly onInvert: (invert: boolean) => void;
   readonly figures: Take['figures'];
   readonly onFill: (box: readonly number[]) => void;
@@ -51,6 +53,33 @@ export function MaskTools(p: Props) {
         Brush, {p.brush} px
         <Slider label="Size of the brush, px" min={4} max={200} step={1} value={p.brush} onMove={p.onBrush} />
       </div>
+      {!p.plain && <Edge {...p} />}
+      <Fill figures={p.figures} onFill={p.onFill} onAll={p.onAll} />
+      <p aria-live="polite" data-testid="mask-cover" className="figures text-sm text-muted">
+        {Math.round(p.acts * 100)} % of the picture
+      </p>
+      {p.cut && (
+        <p className="border-l-3 border-cinnabar bg-blush px-3 py-2">
+          The mask is too tight for {p.cut}: part of it lies outside. Paint over all of it, or fill it from the list.
+        </p>
+      )}
+      <div className="mt-auto flex flex-col gap-2">
+        <Button look="main" disabled={p.busy || p.acts === 0} onClick={p.onSave}>
+          Use this mask
+        </Button>
+        {p.onClear && <Button onClick={p.onClear}>Take the mask away</Button>}
+        <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
+          Leave it as it was
+        </Dialog.Close>
+      </div>
+    </aside>
+  );
+}
+
+/** How the mask ends, and which side of it acts. */
+function Edge(p: Pick<Props, 'feather' | 'onFeather' | 'invert' | 'onInvert'>) {
+  return (
+    <>
       <div className="flex flex-col gap-1 text-sm">
         Soft edge, {Math.round(p.feather * 1000) / 10} % of the picture
         <Slider
@@ -72,25 +101,7 @@ export function MaskTools(p: Props) {
         />
         everything but what is painted
       </label>
-      <Fill figures={p.figures} onFill={p.onFill} onAll={p.onAll} />
-      <p aria-live="polite" data-testid="mask-cover" className="figures text-sm text-muted">
-        {Math.round(p.acts * 100)} % of the picture
-      </p>
-      {p.cut && (
-        <p className="border-l-3 border-cinnabar bg-blush px-3 py-2">
-          The mask is too tight for {p.cut}: part of it lies outside. Paint over all of it, or fill it from the list.
-        </p>
-      )}
-      <div className="mt-auto flex flex-col gap-2">
-        <Button look="main" disabled={p.busy || p.acts === 0} onClick={p.onSave}>
-          Use this mask
-        </Button>
-        {p.onClear && <Button onClick={p.onClear}>Take the mask away</Button>}
-        <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">
-          Leave it as it was
-        </Dialog.Close>
-      </div>
-    </aside>
+    </>
   );
 }
 
