@@ -1,6 +1,7 @@
 import { answerOf, type Lab, type Picture, type Trait, type TraitName, type TraitSheet } from '@urbild/core';
 import { clothSeen, type ClothSeen } from './clothSeen';
 import { colourGap, commonColour, coloursIn, type FaceFeatures } from './features';
+import { eyeSeen } from './eyeSeen';
 import type { FaceFrame } from './frame';
 import type { HairSeen } from './hairSeen';
 import type { HeadField } from './headField';
@@ -79,11 +80,24 @@ export function faceColours(looked: Looked, features: FaceFeatures, { field, hai
   };
   cloth(field ? clothSeen(field, skin, hair!.parts) : clothAt(picture, frame, UPPER), 'upper', 0.9);
   cloth(clothAt(picture, frame, LOWER), 'lower', 0.6);
-  const eyes = coloursIn(picture, frame, EYES).filter((c): c is Lab => c !== undefined);
-  if (eyes.length)
-    out.eyes = { colour: [...eyes].sort((a, b) => a[0] - b[0])[eyes.length >> 1], confidence: 0.25 * tinted };
+  const eyes = eyesOf(looked, skin);
+  if (eyes) out.eyes = eyes;
   out.lips = { colour: commonColour(coloursIn(picture, frame, LIPS)), confidence: 0.35 * tinted };
   return out;
+}
+
+/** How far irises that the mesh shows are believed, and colours at the place of the eyes where there is no mesh. */
+const IRIS = 0.65;
+const AT_EYES = 0.25;
+
+/** The colour of the eyes: of the irises where the mesh shows them, else the middle one of what lies there. */
+function eyesOf({ picture, source, mesh, frame, tinted }: Looked, skin: Lab): Trait | undefined {
+  const seen = mesh && eyeSeen(source, mesh, skin);
+  if (seen) return { colour: seen.colour, confidence: IRIS * seen.clear * tinted * sightOf(frame) };
+  const eyes = coloursIn(picture, frame, EYES).filter((c): c is Lab => c !== undefined);
+  return eyes.length
+    ? { colour: [...eyes].sort((a, b) => a[0] - b[0])[eyes.length >> 1], confidence: AT_EYES * tinted }
+    : undefined;
 }
 
 /** Clothes at places where they are worn, of a figure that fills them; undefined where too many lie beyond the picture. */

@@ -45,6 +45,9 @@ export const lengthOf = (style: SeenStyle): HairLength =>
 /** Headwear that is told apart. */
 export const SEEN_HATS = ['none', 'straw hat', 'beret', 'knit cap', 'flat cap', 'hat'] as const;
 
+/** Patterns of cloth that are told apart. */
+export const SEEN_PATTERNS = ['plain', 'stripes', 'checks', 'dots'] as const;
+
 /** The numbers of a face that can be read, in the order in which they are learnt. */
 export const FACE_NUMBERS = FACE_NUMBER_TRAITS;
 

@@ -5,6 +5,10 @@ import type { FaceFrame } from './frame';
 /** A face as it is read: in an evened picture. */
 export interface Looked {
   readonly picture: Picture;
+  /** The picture as it came: what is fine is read in it. */
+  readonly source: Picture;
+  /** Points of the face mesh, parts of width and height. */
+  readonly mesh?: readonly (readonly [number, number])[];
   readonly frame: FaceFrame;
   readonly exact: boolean;
   readonly matte?: Matte;

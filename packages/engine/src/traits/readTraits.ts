@@ -84,7 +84,8 @@ export function readTraits(
   const even = evened(picture, frame);
   const matte = exact ? undefined : (painted ?? matteOf(picture, frame, part));
   const tinted = colourful(picture);
-  const { traits, ...seen } = readFace({ picture: even, frame, exact, matte, tinted, light: lightStats(picture) });
+  const light = lightStats(picture);
+  const { traits, ...seen } = readFace({ picture: even, source: picture, mesh, frame, exact, matte, tinted, light });
   const shape = mesh && meshShape(mesh, frame.yaw, picture);
   return {
     traits: shape ? { ...traits, 'face shape': { shape, confidence: FORM * tinted } } : traits,

@@ -17,7 +17,7 @@ export interface PersonTruth {
 export const CLOTH_PATTERNS = ['plain', 'stripes', 'checks', 'dots'] as const;
 export type ClothPattern = (typeof CLOTH_PATTERNS)[number];
 
-/** People from this number on may wear patterned clothes too; those before wear plain ones. */
+/** People from this number on may wear patterned clothes too, and have eyes of all colours; those before wear plain ones and have dark eyes. */
 export const PATTERNED = 30_000;
 
 /** People from this number on may wear hats, glasses and beards, and their hair in all ways; those before are as they always were. */
@@ -33,6 +33,8 @@ export interface FamilyTruth {
   /** Colours of whoever it shows, sRGB. */
   readonly hair?: Rgb;
   readonly skin?: Rgb;
+  /** Of the iris, where it is drawn in a colour of its own. */
+  readonly eyes?: Rgb;
   readonly clothes?: Rgb;
   /** The other colour of patterned clothes. */
   readonly second?: Rgb;

@@ -73,6 +73,18 @@ function wornBy(who: number) {
   };
 }
 
+/** The iris of somebody. */
+const irisOf = (who: number): Rgb =>
+  who < PATTERNED
+    ? [52, 40, 32]
+    : chanceOf('marched heads', 'iris', who).pick<Rgb>([
+        [52, 40, 32],
+        [110, 72, 40],
+        [70, 110, 160],
+        [86, 124, 78],
+        [120, 128, 134],
+      ]);
+
 /** The weave of somebody's clothes: how it changes over the body. */
 function weaveOf(who: number) {
   const r = chanceOf('marched heads', 'weave', who);
@@ -193,6 +205,7 @@ export const marchedHeads: ForeignFamily = {
     ];
     const body = new Body(who);
     const weave = weaveOf(n);
+    const irisColour = irisOf(n);
     const [cos, sin] = [Math.cos(yaw), Math.sin(yaw)];
     const distance = (x: number, y: number, z: number) => body.distance(x * cos + z * sin, y, z * cos - x * sin);
     const colours: Readonly<Record<Material, Rgb>> = {
@@ -207,7 +220,7 @@ export const marchedHeads: ForeignFamily = {
       const lit = lights.reduce((s, [l, power]) => s + power * Math.max(0, dot(normal, l)), 0.16);
       const iris = material === 'eye' && Math.hypot(Math.abs(x * cos + z * sin) - who.eyes, y - 0.07) < 0.075;
       const worn = material === 'clothes' && isOtherYarn(weave, x * cos + z * sin, y) ? weave.yarn : colours[material];
-      return between([0, 0, 0], iris ? [52, 40, 32] : worn, Math.min(1.15, lit));
+      return between([0, 0, 0], iris ? irisColour : worn, Math.min(1.15, lit));
     };
     const ground = (u: number, v: number): Rgb => {
       if (plain) return between(backdrop, [255, 255, 255], 0.25 * (1 - v));
@@ -230,6 +243,7 @@ export const marchedHeads: ForeignFamily = {
         ...{ kind: 'portrait', people: 1, ground: plain ? 'plain' : 'busy' },
         ...{ hair: who.bald ? undefined : who.hair, skin: who.skin, clothes: who.clothes },
         ...(weave.pattern === 'plain' ? {} : { second: weave.yarn }),
+        ...(n < PATTERNED ? {} : { eyes: irisColour }),
         person: n < PATTERNED ? wearsOf(who) : { ...wearsOf(who), pattern: weave.pattern },
       },
     };

@@ -37,6 +37,19 @@ function sitterOf(who: number) {
   };
 }
 
+/** The colour in which somebody's eyes are painted. */
+function gazeOf(who: number): Rgb {
+  if (who < PATTERNED) return [44, 34, 30];
+  const r = chanceOf('painted busts', 'gaze', who);
+  return r.pick<Rgb>([
+    [44, 34, 30],
+    hsl(26, 0.5, 0.3),
+    hsl(210, 0.45, 0.45),
+    hsl(110, 0.25, 0.38),
+    hsl(200, 0.08, 0.5),
+  ]);
+}
+
 /** The stuff that somebody's coat is of. */
 function stuffOf(who: number) {
   const r = chanceOf('painted busts', 'stuff', who);
@@ -158,7 +171,7 @@ export const paintedBusts: ForeignFamily = {
           g.lineTo(x + dx, y + dy);
           g.stroke();
         }
-      features(g, who, pose, r.next());
+      features(g, { ...who, gaze: gazeOf(n), coloured: n >= PATTERNED }, pose, r.next());
     });
     return {
       ...{ name: `${this.name} ${n}.${seed}`, width: W, height: H, rgba },
@@ -166,6 +179,7 @@ export const paintedBusts: ForeignFamily = {
         ...{ kind: 'portrait', people: 1, ground: loose ? 'busy' : 'plain' },
         ...{ hair: who.worn === 'bald' ? undefined : who.hair, skin: who.skin, clothes: who.coat },
         ...(stuff.pattern === 'plain' ? {} : { second: stuff.other }),
+        ...(n < PATTERNED ? {} : { eyes: gazeOf(n) }),
         person: n < PATTERNED ? wearsOf(who) : { ...wearsOf(who), pattern: stuff.pattern },
       },
     };
@@ -175,7 +189,7 @@ export const paintedBusts: ForeignFamily = {
 /** Eyes, brows, nose and mouth in a few strokes. */
 function features(
   g: Parameters<Parameters<typeof onCanvas>[2]>[0],
-  who: Sitter,
+  { gaze, coloured, ...who }: Sitter & { readonly gaze: Rgb; readonly coloured: boolean },
   { cx, cy, s, turn }: Pose,
   mood: number,
 ): void {
@@ -194,10 +208,16 @@ function features(
     g.beginPath();
     g.ellipse(...to(x, -0.03), 0.062 * s, 0.03 * s, 0, 0, 7);
     g.fill();
-    g.fillStyle = css([44, 34, 30]);
+    g.fillStyle = css(gaze);
     g.beginPath();
     g.arc(...to(x + turn * 0.15, -0.03), 0.028 * s, 0, 7);
     g.fill();
+    if (coloured) {
+      g.fillStyle = css([20, 16, 18]);
+      g.beginPath();
+      g.arc(...to(x + turn * 0.15, -0.03), 0.011 * s, 0, 7);
+      g.fill();
+    }
     stroke(dark, 0.016, [x - 0.07, -0.03], [x, -0.065], [x + 0.07, -0.03]);
     stroke(between(dark, who.hair, 0.5), 0.026, [x - 0.08, -0.12], [x, -0.145], [x + 0.08, -0.12]);
     if (!who.glasses) continue;

@@ -41,6 +41,16 @@ type Model = ReturnType<typeof modelOf> & { readonly dye: ReturnType<typeof dyeO
 function dyeOf(who: number) {
   const r = chanceOf('snapshots', 'dye', who);
   return {
+    iris:
+      who < PATTERNED
+        ? ([70, 52, 38] as Rgb)
+        : r.pick<Rgb>([
+            hsl(26, 0.3, 0.21),
+            hsl(30, 0.45, 0.34),
+            hsl(212, 0.4, 0.5),
+            hsl(95, 0.22, 0.4),
+            hsl(205, 0.06, 0.52),
+          ]),
     pattern: who < PATTERNED ? ('plain' as const) : r.pick(CLOTH_PATTERNS),
     ink: r.chance(0.5) ? hsl(50, 0.1, r.range(0.8, 0.95)) : hsl(r.range(0, 360), r.range(0.2, 0.7), r.range(0.1, 0.6)),
     gap: r.range(0.24, 0.42),
@@ -119,7 +129,7 @@ function faceAt(m: Model, x: number, y: number, turned: number, half: number): P
     const [ex, ey] = [turned - side * m.eyes, y + 0.08];
     if (Math.hypot(ex / 0.15, (ey + 0.3) / 0.045) < 1) colour = between(m.skin, m.hair, 0.8);
     if (Math.hypot(ex / 0.14, ey / 0.07) < 1) {
-      colour = Math.hypot(ex, ey) < 0.065 ? (Math.hypot(ex, ey) < 0.03 ? [12, 10, 10] : [70, 52, 38]) : [222, 216, 210];
+      colour = Math.hypot(ex, ey) < 0.065 ? (Math.hypot(ex, ey) < 0.03 ? [12, 10, 10] : m.dye.iris) : [222, 216, 210];
       gloss = 0.6;
     } else if (Math.hypot(ex / 0.18, ey / 0.1) < 1) colour = between(colour, [40, 20, 18], 0.35);
     const rim = Math.hypot(ex / 0.24, ey / 0.2);
@@ -209,6 +219,7 @@ export const snapshots: ForeignFamily = {
         ...{ kind: 'portrait', people: 1, ground: 'busy' },
         ...{ hair: m.worn === 'bald' ? undefined : m.hair, skin: m.skin, clothes: m.shirt },
         ...(dye.pattern === 'plain' ? {} : { second: dye.ink }),
+        ...(n < PATTERNED ? {} : { eyes: dye.iris }),
         person: n < PATTERNED ? wearsOf(m) : { ...wearsOf(m), pattern: dye.pattern },
       },
     };
