@@ -13,12 +13,14 @@ import { benchServer } from './server';
 import { benchSolve } from './solve';
 import { benchStudioMemory } from './studioMemory';
 import { benchTraits } from './traits';
+import { benchVisionMemory } from './visionMemory';
 
 async function main(): Promise<void> {
   await benchEngine();
   await benchCancel();
   await benchServer();
   await benchStudioMemory();
+  await benchVisionMemory();
   await benchImport();
   await benchSearch();
   await benchScroll();

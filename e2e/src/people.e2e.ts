@@ -114,3 +114,44 @@ test('her name in the words is a lane of its own, and she is in the picture', as
   const reading = await browser.find('[data-testid="reading"][data-name="Runa"]');
   expect(Number(await reading.getAttribute('data-value'))).toBeGreaterThan(0.2);
 });
+
+test('an outfit of hers is called by its name, and she wears it', async () => {
+  await go('/cast');
+  await (await browser.button('New outfit')).click();
+  const type = async (label: string, text: string) =>
+    (await browser.find(`[aria-label="${label}"]`)).sendKeys(Key.chord(Key.CONTROL, 'a'), text);
+  await type('What outfit 1 is, in words', 'a yellow raincoat and a red scarf');
+  await type('Name of the outfit', 'storm coat');
+  const outfits = async () => (await studio.get<{ outfits: { name: string; wears: string }[] }[]>('/cast'))[0].outfits;
+  await browser.until('the outfit to be kept', async () => {
+    const [own] = await outfits();
+    return own.name === 'storm coat' && own.wears === 'a yellow raincoat and a red scarf';
+  });
+  await go('/bench');
+  await (await browser.find('[aria-label^="The words:"]')).click();
+  await (
+    await browser.find('input[aria-label="The words"]')
+  ).sendKeys(Key.chord(Key.CONTROL, 'a'), 'half figure of Runa in her storm coat in the harbour at noon', Key.ENTER);
+  await browser.until('everything to be saved', async () =>
+    (await (await browser.find('[aria-label="Readings and settings"]')).getText()).includes('saved'),
+  );
+  await (await browser.button('Render a proof')).click();
+  interface Drawn {
+    readonly status: string;
+    readonly prompt: string;
+    readonly understood: readonly { readonly means: string }[];
+    readonly notDrawn: readonly object[];
+  }
+  let take: Drawn | undefined;
+  await browser.until(
+    'the take in the outfit',
+    async () => {
+      const takes = await studio.get<Drawn[]>('/takes');
+      take = takes.find((t) => t.status === 'done' && t.prompt.includes('storm coat'));
+      return take !== undefined;
+    },
+    120,
+  );
+  expect(take!.understood.map((u) => u.means)).toContain('outfit: storm coat');
+  expect(take!.notDrawn).toEqual([]);
+});

@@ -1814,6 +1814,8 @@ export interface components {
             locked?: boolean;
         };
         OutfitDto: {
+            /** @description chosen by whoever adds it; stays while its name changes */
+            id: string;
             /** @example winter coat */
             name: string;
             /** @description what it is, in words; empty where pictures tell it all */

@@ -213,7 +213,8 @@ export class CastService {
         outfits.flatMap((o) => o.pictures),
       ),
     );
-    return outfits.map(({ name, wears, pictures }) => ({
+    return outfits.map(({ id, name, wears, pictures }) => ({
+      id,
       name: name.trim(),
       wears: wears.trim(),
       pictures: [...new Set(pictures)].filter((id) => ids.has(id)),

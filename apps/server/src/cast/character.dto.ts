@@ -94,6 +94,7 @@ export class TraitDto {
 
 /** Clothes that words call by their name: "Ilse in her winter coat". */
 export class OutfitDto {
+  @ApiProperty({ description: 'chosen by whoever adds it; stays while its name changes' }) @IsId() id!: string;
   @ApiProperty({ example: 'winter coat' })
   @IsString()
   @Length(1, LONGEST_OUTFIT_NAME)
@@ -161,6 +162,7 @@ class CharacterFieldsDto {
   @Optional()
   @NestedList(() => OutfitDto, { most: MOST_OUTFITS })
   @ArrayUnique(({ name }: OutfitDto) => name.toLowerCase(), { message: 'outfits: two have the same name' })
+  @ArrayUnique(({ id }: OutfitDto) => id, { message: 'outfits: two have the same id' })
   outfits?: OutfitDto[];
 }
 

@@ -10,6 +10,8 @@ export interface SheetItem {
 
 /** Clothes of somebody that words call by their name. */
 export interface Outfit {
+  /** Stays while its name changes. */
+  readonly id: string;
   readonly name: string;
   /** What it is, in words; empty where pictures tell it all. */
   readonly wears: string;

@@ -154,18 +154,22 @@ test('a character: unique by name, corrected traits stay, candidates are painted
 test('outfits of a character are kept; two of one name, or with pictures of nobody, are refused', async () => {
   const c = await post<CharacterDto>('/cast', { name: 'Swantje', description: 'a tall girl' });
   expect(c.outfits).toEqual([]);
-  const coat = { name: ' winter coat', wears: 'a green coat ', pictures: [pictures[0].id, pictures[0].id] };
+  const coat = { id: 'a', name: ' winter coat', wears: 'a green coat ', pictures: [pictures[0].id, pictures[0].id] };
   const put = (outfits: object[]) => studio.ask.patch(`/api/v1/cast/${c.id}`).send({ version: c.version, outfits });
   await put([{ ...coat, name: '<b>' }]).expect(400);
-  const gone = (await put([{ name: 'coat', wears: '', pictures: ['gone'] }]).expect(400)).body as object;
+  const gone = (await put([{ id: 'a', name: 'coat', wears: '', pictures: ['gone'] }]).expect(400)).body as object;
   expect(JSON.stringify(gone)).toMatch(/1 of these pictures are not in the library/);
   const twice = [
-    { name: 'Coat', wears: '', pictures: [] },
-    { name: 'coat', wears: '', pictures: [] },
+    { id: 'a', name: 'Coat', wears: '', pictures: [] },
+    { id: 'b', name: 'coat', wears: '', pictures: [] },
   ];
   expect(JSON.stringify((await put(twice).expect(400)).body)).toMatch(/two have the same name/);
+  const same = twice.map((o, k) => ({ ...o, id: 'a', name: `coat ${k}` }));
+  expect(JSON.stringify((await put(same).expect(400)).body)).toMatch(/two have the same id/);
   const changed = (await put([{ ...coat, name: 'winter coat' }]).expect(200)).body as CharacterDto;
-  expect(changed.outfits).toEqual([{ name: 'winter coat', wears: 'a green coat', pictures: [pictures[0].id] }]);
+  expect(changed.outfits).toEqual([
+    { id: 'a', name: 'winter coat', wears: 'a green coat', pictures: [pictures[0].id] },
+  ]);
   expect((await get<CharacterDto>(`/cast/${c.id}`)).outfits).toEqual(changed.outfits);
 });
 

@@ -124,8 +124,8 @@ test('outfits are known by their words and by the clothes that their pictures sh
   putCharacter(em, 'ute', {
     name: 'Ute',
     outfits: [
-      { name: 'winter coat', wears: 'a red coat', pictures: ['coat', 'unread'] },
-      { name: 'uniform', wears: '', pictures: ['unread'] },
+      { id: 'a', name: 'winter coat', wears: 'a red coat', pictures: ['coat', 'unread'] },
+      { id: 'b', name: 'uniform', wears: '', pictures: ['unread'] },
     ],
   });
   await em.flush();

@@ -132,7 +132,7 @@ export class DemoService implements JobHandler, OnModuleInit {
     for (const { id, name, species, description, outfits = [], pictures } of DEMO_CAST) {
       if (await em.count(CharacterEntity, { id })) continue;
       const items = found(pictures).map(({ referenceId, value }) => ({ referenceId, slot: value }));
-      const dressed = outfits.map((o) => ({ ...o, pictures: [] }));
+      const dressed = outfits.map((o, k) => ({ ...o, id: `${id}-outfit-${k + 1}`, pictures: [] }));
       await this.cast.create({ name, species, description, items, outfits: dressed }, id);
     }
     await this.samples.ask(DEMO_LOOKS[0].id);

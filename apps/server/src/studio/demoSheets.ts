@@ -15,7 +15,7 @@ export interface DemoCharacter {
   readonly name: string;
   readonly species: string;
   readonly description: string;
-  readonly outfits?: readonly Omit<Outfit, 'pictures'>[];
+  readonly outfits?: readonly Omit<Outfit, 'id' | 'pictures'>[];
   readonly pictures: readonly (readonly [key: string, slot: Slot])[];
 }
 

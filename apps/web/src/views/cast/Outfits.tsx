@@ -35,7 +35,12 @@ export function Outfits({ name, outfits, onChange }: Props) {
         <Button
           className="flex items-center gap-1.5"
           disabled={outfits.length >= MOST_OUTFITS}
-          onClick={() => onChange([...outfits, { name: freeName(outfits), wears: '', pictures: [] }])}
+          onClick={() =>
+            onChange([
+              ...outfits,
+              { id: crypto.randomUUID().slice(0, 8), name: freeName(outfits), wears: '', pictures: [] },
+            ])
+          }
         >
           <Plus size={16} aria-hidden /> New outfit
         </Button>
@@ -43,8 +48,7 @@ export function Outfits({ name, outfits, onChange }: Props) {
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(19rem,1fr))] gap-3">
         {outfits.map((outfit, k) => (
           <OutfitCard
-            // its place: the name is being typed
-            key={k}
+            key={outfit.id}
             outfit={outfit}
             taken={outfits.filter((o) => o !== outfit).map((o) => o.name.toLowerCase())}
             onPut={(fields) => put(k, fields)}

@@ -5,8 +5,8 @@ import { answers, aReference, show } from '../../test/page';
 import { HeightLine } from './HeightLine';
 import { Outfits } from './Outfits';
 
-const COAT: Outfit = { name: 'winter coat', wears: 'a green coat', pictures: ['r'] };
-const DRESS: Outfit = { name: 'Sunday dress', wears: '', pictures: [] };
+const COAT: Outfit = { id: 'coat', name: 'winter coat', wears: 'a green coat', pictures: ['r'] };
+const DRESS: Outfit = { id: 'dress', name: 'Sunday dress', wears: '', pictures: [] };
 
 function outfits(...of: Outfit[]) {
   const onChange = jest.fn<void, [Outfit[]]>();
@@ -20,7 +20,9 @@ describe('outfits', () => {
     const onChange = outfits();
     expect(screen.getByText(/as in “Runa in her winter coat”/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'New outfit' }));
-    expect(onChange).toHaveBeenLastCalledWith([{ name: 'outfit 1', wears: '', pictures: [] }]);
+    expect(onChange).toHaveBeenLastCalledWith([
+      { id: expect.any(String) as string, name: 'outfit 1', wears: '', pictures: [] },
+    ]);
   });
 
   test('a new name never meets that of another', async () => {
