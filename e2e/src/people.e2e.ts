@@ -146,7 +146,8 @@ test('an outfit of hers is called by its name, and she wears it', async () => {
   await browser.until(
     'the take in the outfit',
     async () => {
-      const takes = await studio.get<Drawn[]>('/takes');
+      const [{ id }] = await studio.get<{ id: string }[]>('/mixes');
+      const takes = await studio.get<Drawn[]>(`/takes?mixId=${id}`);
       take = takes.find((t) => t.status === 'done' && t.prompt.includes('storm coat'));
       return take !== undefined;
     },
