@@ -20,6 +20,12 @@ function weightedMedian(pairs: readonly (readonly [value: number, weight: number
   return before!.value;
 }
 
+/** Colours of something that may not be there: what it is, its colour, and how it is said that there is none. */
+const OF_SOMETHING: readonly (readonly [of: TraitName, colour: TraitName, none: string])[] = [
+  ['headwear', 'hat', 'none'],
+  ['pattern', 'pattern colour', 'plain'],
+];
+
 /**
  * The traits of one character from several pictures: colours and numbers by medians weighted with their confidence, choices
  * by vote. Agreement raises the confidence, contradiction lowers it. What a person locked goes before everything.
@@ -55,5 +61,6 @@ export function fuseTraits(sheets: readonly TraitSheet[], corrected: TraitSheet 
       out[name] = { choice, confidence: certainty * (weight / all) };
     }
   }
+  for (const [of, name, none] of OF_SOMETHING) if (out[of]?.choice === none && !out[name]?.locked) delete out[name];
   return out;
 }

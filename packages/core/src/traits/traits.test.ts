@@ -1,6 +1,7 @@
 import { agreementOf } from './agreement';
 import { traitDistance } from './apart';
 import { fuseTraits } from './fuse';
+import type { Lab } from '../colour/oklab';
 import type { TraitSheet } from './types';
 
 const sheet = (hair: [number, number, number], style: string, confidence = 0.8): TraitSheet => ({
@@ -89,4 +90,21 @@ test('one trait that was misread makes nobody fall out, however far off it is', 
   expect(agreementOf(misread).odd).toBeUndefined();
   const other: TraitSheet = { ...bearded('yes', [0.2, 0, 0]), skin: { colour: [0.45, 0.05, 0.06], confidence: 0.8 } };
   expect(agreementOf([bearded('no'), bearded('no'), other, bearded('no')]).odd).toMatchObject({ index: 2 });
+});
+
+test('the colour of a hat, and of a pattern, goes with what it is of', () => {
+  const sure = <T extends object>(fields: T) => ({ ...fields, confidence: 0.8 });
+  const one: TraitSheet = { headwear: sure({ choice: 'hat' }), hat: sure({ colour: [0.5, 0.1, 0] as Lab }) };
+  const none: TraitSheet = { headwear: sure({ choice: 'none' }), pattern: sure({ choice: 'plain' }) };
+  const dots: TraitSheet = {
+    pattern: sure({ choice: 'dots' }),
+    'pattern colour': sure({ colour: [0.9, 0, 0] as Lab }),
+  };
+  expect(fuseTraits([one, dots])).toMatchObject({ hat: { colour: one.hat!.colour }, 'pattern colour': {} });
+  const fused = fuseTraits([one, dots, none, none]);
+  expect(fused.headwear!.choice).toBe('none');
+  expect(fused).not.toHaveProperty('hat');
+  expect(fused).not.toHaveProperty('pattern colour');
+  // what a person said stays
+  expect(fuseTraits([none], { hat: { ...one.hat!, locked: true } }).hat).toBeDefined();
 });

@@ -53,8 +53,11 @@ test('nothing read says so', () => {
 });
 
 test('of what is drawn from contours no sureness is told, and it can be set by hand all the same', () => {
-  const onCorrect = list([{ name: 'jaw', number: 1.1 }]);
-  expect(screen.queryByText(/%/)).toBeNull();
+  const onCorrect = list([TRAITS[0], { name: 'jaw', number: 1.1 }]);
+  expect(screen.getAllByText(/%/)).toHaveLength(1);
+  // the form of the face stands for it: it is out of the way
+  expect(screen.getByLabelText('jaw').closest('details')).toBeInTheDocument();
+  expect(screen.getByLabelText('hair').closest('details')).toBeNull();
   fireEvent.keyDown(screen.getByLabelText('jaw'), { key: 'ArrowRight' });
   expect(onCorrect).toHaveBeenLastCalledWith([{ name: 'jaw', number: 1.15 }]);
 });
