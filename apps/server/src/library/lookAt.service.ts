@@ -66,7 +66,7 @@ export class LookAtService implements JobHandler, OnModuleInit {
     if (!seen && known && !byHand && !painted) return;
     const wantsFace = r.kind === 'face' || r.kind === 'character';
     const read =
-      frame || wantsFace || main
+      frame || wantsFace || main || painted
         ? await this.workers.run(TRAITS, {
             ...{ picture: file, face: frame },
             // a box by hand is not where the mesh lies

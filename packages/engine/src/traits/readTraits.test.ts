@@ -1,4 +1,4 @@
-import { lchToLab, median, pictureFromRgba, type Lab, type TraitSheet } from '@urbild/core';
+import { lchToLab, median, pictureFromRgba, srgbToLab, type Lab, type TraitSheet } from '@urbild/core';
 import { faceFeatures, mirrorMap } from './features';
 import { frameOfBox, frameOfMesh, placeFrame } from './frame';
 import { readTraits } from './readTraits';
@@ -116,6 +116,19 @@ test('the mirrored map is its own inverse', () => {
   const once = mirrorMap(map);
   expect([...once]).not.toEqual([...map]);
   expect([...mirrorMap(once)]).toEqual([...map]);
+});
+
+test('of a creature whose ground is busy the colour is read where it was painted as figure', () => {
+  const side = 160;
+  const rgba = new Uint8ClampedArray(side * side * 4);
+  const isIn = (i: number) => Math.hypot((i % side) - 80, Math.floor(i / side) - 80) < 40;
+  for (let i = 0; i < side * side; i++)
+    rgba.set(isIn(i) ? [150, 70, 30, 255] : [(i * 37) % 255, (i * 101) % 255, (i * 57) % 255, 255], 4 * i);
+  const picture = pictureFromRgba(rgba, side, side);
+  const alpha = Float32Array.from({ length: side * side }, (_, i) => (isIn(i) ? 1 : 0));
+  const { body } = readTraits(picture, undefined, { matte: { width: side, height: side, alpha, from: 'hand' } }).traits;
+  expect(gap(body!.colour!, srgbToLab(150, 70, 30))).toBeLessThan(0.02);
+  expect(readTraits(picture).traits.body?.colour ?? [0, 0, 0]).not.toEqual(body!.colour);
 });
 
 test('who was painted as figure by hand is: hair is what of it lies around the face, and the ground is nothing', () => {

@@ -9,7 +9,7 @@ import {
   type TraitName,
   type TraitSheet,
 } from '@urbild/core';
-import { matteOf, type Matte, type SegmentedPart } from '../understand/matte/matte';
+import { alphaAt, matteOf, type Matte, type SegmentedPart } from '../understand/matte/matte';
 import { colourful } from './colourful';
 import { faceColours } from './faceColours';
 import { colourGap, commonColour, coloursIn, evened, faceFeatures, skinOverBeard, type FaceFeatures } from './features';
@@ -72,15 +72,15 @@ export interface ReadHow {
 
 /**
  * Reads the traits of whoever a picture shows. With the frame of a face: first what is figure and what is ground, then, of the figure
- * alone, hair, headwear, beard, glasses and the numbers of the face by what was learnt, and colours by medians. Without: only the colours
- * of the subject before a plain background.
+ * alone, hair, headwear, beard, glasses and the numbers of the face by what was learnt, and colours by medians. Without: only the colour
+ * of the subject where it can be told from its ground.
  */
 export function readTraits(
   picture: Picture,
   frame?: FaceFrame,
   { exact = false, part, mesh, matte: painted }: ReadHow = {},
 ): ReadTraits {
-  if (!frame) return { traits: bodyColours(picture) };
+  if (!frame) return { traits: bodyColours(picture, painted) };
   const even = evened(picture, frame);
   const matte = exact ? undefined : (painted ?? matteOf(picture, frame, part));
   const tinted = colourful(picture);
@@ -195,19 +195,31 @@ function coveredPart(picture: Picture, frame: FaceFrame, skin: Lab): number {
   return seen.length ? seen.filter((c) => colourGap(c, skin) > 0.14).length / seen.length : 1;
 }
 
-/** The main colour of a creature or thing before a plain background. */
-function bodyColours(picture: Picture): TraitSheet {
+/** Who is ground where nobody knows a face: what was painted so, else a plain background; nothing where neither tells. */
+function groundOf(
+  picture: Picture,
+  painted: Matte | undefined,
+): { isGround: (u: number, v: number) => boolean } | undefined {
+  if (painted) return { isGround: (u, v) => alphaAt(painted, u, v) < 0.5 };
   const { mask, width, height, share } = findPlainBackground(picture);
-  if (share < 0.25 || share > 0.97) return {};
+  if (share < 0.25 || share > 0.97) return undefined;
+  return { isGround: (u, v) => mask[Math.floor(v * height) * width + Math.floor(u * width)] > 0 };
+}
+
+/** Every so many pixels are looked at for the colour of a body. */
+const EVERY = 3;
+
+/** The main colour of a creature or thing that can be told from its ground. */
+function bodyColours(picture: Picture, painted?: Matte): TraitSheet {
+  const ground = groundOf(picture, painted);
+  if (!ground) return {};
+  const { width, height, planes } = picture;
+  const [L, A, B] = planes;
   const colours: Lab[] = [];
-  const [L, A, B] = picture.planes;
-  for (let i = 0; i < mask.length; i += 3) {
-    if (mask[i]) continue;
-    const x = Math.floor(((i % width) / width) * picture.width);
-    const y = Math.floor((((i / width) | 0) / height) * picture.height);
-    const j = y * picture.width + x;
-    colours.push([L[j], A[j] / CHROMA_GAIN, B[j] / CHROMA_GAIN]);
+  for (let i = 0; i < L.length; i += EVERY) {
+    const [u, v] = [((i % width) + 0.5) / width, (Math.floor(i / width) + 0.5) / height];
+    if (!ground.isGround(u, v)) colours.push([L[i], A[i] / CHROMA_GAIN, B[i] / CHROMA_GAIN]);
   }
   const some = colours.filter((_, k) => k % Math.ceil(colours.length / 400) === 0);
-  return some.length ? { body: { colour: commonColour(some), confidence: 0.5 } } : {};
+  return some.length ? { body: { colour: commonColour(some), confidence: painted ? 0.7 : 0.5 } } : {};
 }

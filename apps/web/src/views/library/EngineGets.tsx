@@ -25,11 +25,12 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
         actual={actual}
         alt={`What the engine gets of ${r.title}`}
       />
-      {r.headUrl && (
-        <div>
-          <HeadSeen url={r.headUrl} />
+      {(r.headUrl || r.kind === 'character' || r.kind === 'face') && (
+        <section>
+          <h3 className="mb-1 text-sm font-semibold text-muted">Who it shows</h3>
+          {r.headUrl && <HeadSeen url={r.headUrl} />}
           <FigureMask reference={r} />
-        </div>
+        </section>
       )}
       <Palette reference={r} />
       <LayoutReading reference={r} gives={gives} />

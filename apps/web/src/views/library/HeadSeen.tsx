@@ -9,7 +9,6 @@ const PARTS = [
 export function HeadSeen({ url }: { url: string }) {
   return (
     <figure className="grid grid-cols-[auto_1fr] gap-x-3">
-      <h3 className="col-span-2 mb-1 text-sm font-semibold text-muted">Who it shows</h3>
       <img
         src={url}
         alt="The head, with hair, skin and clothes tinted"
