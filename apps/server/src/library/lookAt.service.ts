@@ -25,7 +25,7 @@ const OVAL = [
  * The models and the version of what reads people after them. Raised with every change of what is read: what an older one looked at is
  * looked at again.
  */
-export const READER = 'blazeface, facemesh, faceres, movenet-lightning, selfie; traits 2';
+export const READER = 'blazeface, facemesh, faceres, movenet-lightning, selfie; traits 3';
 
 /**
  * Lets the vision models look at a reference after it has come in: faces, joints, then the traits of whoever it shows. The

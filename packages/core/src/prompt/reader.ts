@@ -73,7 +73,8 @@ export class Reader extends NounReader {
         i += found.count;
         continue;
       }
-      this.otherWord(token);
+      // "a blue and white jumper" has both colours
+      if (!this.joinsColours(token, tokens, i)) this.otherWord(token);
       this.tracker.step(this.state());
       i++;
     }
@@ -127,6 +128,11 @@ export class Reader extends NounReader {
       text: text.slice(token.start, end),
       means: this.negated && isNoun(found) ? `no ${means}` : means,
     });
+  }
+
+  private joinsColours(token: Token, tokens: readonly Token[], at: number): boolean {
+    const next = token.word === 'and' && this.pending.colours.length ? lookUp(tokens, at + 1) : undefined;
+    return !!next && !!on(next, 'colour') && !!lookUp(tokens, at + 1 + next.count);
   }
 
   protected otherWord(token: Token): void {

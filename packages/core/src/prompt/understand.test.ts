@@ -117,6 +117,10 @@ describe('who and what', () => {
       'a girl in a dress with striped trousers',
       { garments: [{ kind: 'dress' }, { kind: 'trousers', pattern: 'stripes' }] },
     ],
+    [
+      'a girl in a striped blue and white jumper',
+      { garments: [{ kind: 'jumper', colour: { name: 'blue' }, second: { name: 'white' }, pattern: 'stripes' }] },
+    ],
     ['a boy in a blue striped scarf', { garments: [{ kind: 'scarf', colour: { name: 'blue' }, pattern: 'stripes' }] }],
     ['a woman in a pale green dress', { garments: [{ kind: 'dress', colour: { name: 'light green' } }] }],
     ['a bald man with a moustache', { moustache: true, hair: { style: 'bald' } }],

@@ -194,6 +194,23 @@ export interface ClothMeasured {
 const medianOf = (colours: readonly Lab[]): Lab =>
   [0, 1, 2].map((c) => colours.map((v) => v[c]).sort((p, q) => p - q)[colours.length >> 1]) as unknown as Lab;
 
+/** The ends of the signal of a cloth, as parts of its cells, and how near to an end a cell is that has its colour. */
+const ENDS = [0.05, 0.95] as const;
+const NEAR_END = 0.3;
+
+/** The two colours of a cloth: of the cells at both ends of its signal, for those between are blurred. */
+function coloursOf({ lab }: ClothGrid, { value, cells }: Signal): Pick<ClothMeasured, 'most' | 'other'> {
+  const sorted = cells.map((k) => value[k]).sort((p, q) => p - q);
+  const [low, high] = ENDS.map((part) => sorted[Math.floor(part * (sorted.length - 1))]);
+  const at = (k: number) => (value[k] - low) / (high - low || 1);
+  const [dark, light] = [
+    medianOf(cells.filter((k) => at(k) <= NEAR_END).map((k) => lab[k])),
+    medianOf(cells.filter((k) => at(k) >= 1 - NEAR_END).map((k) => lab[k])),
+  ];
+  const lower = cells.filter((k) => at(k) < 0.5).length;
+  return lower >= cells.length / 2 ? { most: dark, other: light } : { most: light, other: dark };
+}
+
 /** Measures cloth; undefined where too little of it is in the picture. */
 export function measureCloth(
   picture: Picture,
@@ -217,8 +234,5 @@ export function measureCloth(
   const across = around[(best + DIRECTIONS / 2) % DIRECTIONS];
   const { dip, back, at } = around[best];
   out.push(dip, back, at / FARTHEST, across.dip, across.back, Math.max(...around.map((r) => r.dip)));
-  const low = signal.cells.filter((k) => signal.value[k] < 0).map((k) => grid.lab[k]);
-  const high = signal.cells.filter((k) => signal.value[k] >= 0).map((k) => grid.lab[k]);
-  const [most, other] = low.length > high.length ? [low, high] : [high, low];
-  return { features: Float32Array.from(out), most: medianOf(most), other: medianOf(other.length ? other : most) };
+  return { features: Float32Array.from(out), ...coloursOf(grid, signal) };
 }

@@ -37,7 +37,7 @@ const paintable = (L: number) => Math.min(0.98, Math.max(0.02, L));
  * A colour itself, of how it looks in its light. What our painter drew is told by what is known of it; elsewhere skin and clothes by what
  * was learnt from pictures of many kinds, and hair as it looks: of a technique that was left out of the learning that came nearest.
  */
-function ownColour(of: keyof typeof PAINTED, seen: Lab, { exact, light }: Looked, beside: SeenBeside): Lab {
+export function ownColour(of: keyof typeof PAINTED, seen: Lab, { exact, light }: Looked, beside: SeenBeside): Lab {
   if (exact) {
     const { at, by, chroma } = PAINTED[of];
     return [paintable(at + by * seen[0]), chroma * seen[1], chroma * seen[2]];

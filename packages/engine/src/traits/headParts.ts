@@ -20,6 +20,8 @@ const MOST_OF_SKIN = [0.14, 0.05, 0.05] as const;
 /** What is nearer to the hair than this is not what clothes begin with, where at least so many cells are left. */
 const HAIRLIKE = 0.1;
 const LEAST_CELLS = 30;
+/** Clothes are of another colour than the hair where so much of what lies below is. */
+const LEAST_OTHER = 0.35;
 /** The density of what is none of the parts: eyes, lips, glasses. */
 const OTHER = 0.4;
 
@@ -128,7 +130,8 @@ export function headParts(field: HeadField, { skin, hair, neverHair }: PartSeeds
   const ownHair = begin(hair.map((k) => seenOf(lab[k])));
   // hair hangs over clothes, not the other way round
   const clothes = below.filter((x) => !likeAny(ownHair, x));
-  const others = clothes.length > LEAST_CELLS;
+  // where nearly all below is like the hair, the clothes are
+  const others = clothes.length > Math.max(LEAST_CELLS, LEAST_OTHER * below.length);
   const models: Record<HeadPart, Group[]> = {
     skin: [{ mean: own, spread: [0.08, 0.035, 0.035], part: 1 }],
     hair: ownHair,

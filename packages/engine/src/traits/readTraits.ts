@@ -10,6 +10,7 @@ import {
   type TraitSheet,
 } from '@urbild/core';
 import { alphaAt, matteOf, type Matte, type SegmentedPart } from '../understand/matte/matte';
+import { clothTraits } from './clothTraits';
 import { colourful } from './colourful';
 import { faceColours } from './faceColours';
 import { colourGap, commonColour, coloursIn, evened, faceFeatures, skinOverBeard, type FaceFeatures } from './features';
@@ -127,6 +128,7 @@ function readFace(looked: Looked): ReadTraits {
     traits[FACE_NUMBERS[k]] = { number, confidence: 0.5 * sight };
   });
   Object.assign(traits, faceColours(looked, features, { field, hair, bald: style === 'bald', hat }));
+  if (field && hair) Object.assign(traits, clothTraits(looked, { at, field, parts: hair.parts, beside: features }));
   return {
     traits,
     covered: coveredPart(picture, frame, features.skin),
