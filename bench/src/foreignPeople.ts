@@ -3,7 +3,7 @@
  * of the foreign families. Prints a table and the calibration, and fails where a threshold is missed. How a family is read that was left
  * out of the learning altogether is told by npm run train-traits -- --samples FILES --only-tell.
  */
-import { median, srgbToLab, type Lab, type TraitSheet } from '@urbild/core';
+import { median, srgbToLab, viewOf, type Lab, type Slot, type TraitSheet } from '@urbild/core';
 import {
   PATTERNED,
   PEOPLE_FAMILIES,
@@ -40,8 +40,14 @@ class Tally {
   /** ms for reading one picture after the models have looked at it. */
   readonly took: number[] = [];
 
-  take(traits: TraitSheet, { truth }: FamilyPicture): void {
+  /** Slots that were told right, of pictures whose turn is known and not between two. */
+  readonly slots: boolean[] = [];
+
+  take(traits: TraitSheet, slot: Slot | undefined, { truth }: FamilyPicture): void {
     this.found++;
+    const view = truth.yaw === undefined ? undefined : viewOf(truth.yaw);
+    if (view && viewOf(truth.yaw! * 1.2) === view && viewOf(truth.yaw! / 1.2) === view)
+      this.slots.push(slot === (view === 'profile' ? 'side' : view));
     const person = truth.person!;
     const colour = (name: 'hair' | 'skin' | 'upper' | 'eyes', is: readonly number[] | undefined) => {
       const read = traits[name]?.colour;
@@ -81,6 +87,7 @@ class Tally {
     for (const k of ['hair', 'skin', 'upper', 'eyes'] as const) this.off[k].push(...other.off[k]);
     for (const k of Object.keys(this.right) as (keyof Tally['right'])[]) this.right[k] += other.right[k];
     this.sure.push(...other.sure);
+    this.slots.push(...other.slots);
     this.took.push(...other.took);
   }
 
@@ -108,7 +115,7 @@ async function tallied(family: ForeignFamily, each: number, read: ReadPicture, k
     const seen = await read(picture);
     if (!seen) continue;
     own.took.push(seen.took);
-    own.take(seen.traits, picture);
+    own.take(seen.traits, seen.slot, picture);
   }
   return own;
 }
@@ -135,6 +142,11 @@ async function run(): Promise<void> {
     { what: 'glasses told right', figure: whole.part('glasses'), least: 0.9 },
     { what: 'colour of eyes, median OKLab error', figure: median(whole.off.eyes), most: 0.08 },
     { what: 'pattern of clothes told right', figure: whole.part('pattern'), least: 0.85 },
+    {
+      what: `slots of a sheet told right, where the turn is known (${whole.slots.length})`,
+      figure: whole.slots.filter(Boolean).length / Math.max(1, whole.slots.length),
+      least: 0.95,
+    },
     { what: 'length of hair told right', figure: whole.part('length'), least: 0.9 },
     { what: `readings of ${SURE} and more that are right (${whole.sure.length})`, figure: right, least: 0.85 },
   ];

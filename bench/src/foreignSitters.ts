@@ -1,10 +1,11 @@
-import { fuseTraits, pictureFromRgba, type Picture, type TraitSheet } from '@urbild/core';
+import { fuseTraits, pictureFromRgba, slotOf, type Picture, type Slot, type TraitSheet } from '@urbild/core';
 import { frameOfMesh, readTraits } from '@urbild/engine';
 import { DRESSED, PEOPLE_FAMILIES, type FamilyPicture, type ForeignFamily } from '@urbild/engine-tools';
 import { mkdtemp, rm } from 'fs/promises';
 import os from 'os';
 import path from 'path';
 import sharp from 'sharp';
+import { toFace } from '../../apps/server/src/library/lookAt.service';
 import { mainOf } from '../../apps/server/src/platform/vision/mainFace';
 import { VisionService } from '../../apps/server/src/platform/vision/vision.service';
 import { config } from './measure';
@@ -27,6 +28,8 @@ export interface Sitter {
 /** What was read of a picture, and in how many ms after the models had looked at it. */
 interface ReadPerson {
   readonly traits: TraitSheet;
+  /** What of a model sheet the picture would be. */
+  readonly slot: Slot | undefined;
   readonly picture: Picture;
   readonly took: number;
 }
@@ -49,7 +52,8 @@ export async function withReader<T>(work: (read: ReadPicture) => Promise<T>): Pr
     await new Promise(setImmediate);
     const file = path.join(dir, 'shown.png');
     await writePng(file, shown);
-    const face = mainOf((await vision.look(file)).faces);
+    const seen = await vision.look(file);
+    const face = mainOf(seen.faces);
     if (!face) return undefined;
     const { data, info } = await sharp(file)
       .resize(SIDE, SIDE, { fit: 'inside' })
@@ -58,7 +62,8 @@ export async function withReader<T>(work: (read: ReadPicture) => Promise<T>): Pr
     const start = performance.now();
     const picture = pictureFromRgba(new Uint8ClampedArray(data), info.width, info.height);
     const { traits } = readTraits(picture, frameOfMesh(face.mesh, face.yaw), { part: face.part, mesh: face.mesh });
-    return { traits, picture, took: performance.now() - start };
+    const slot = slotOf({ faces: seen.faces.map((f) => toFace(f, undefined)), joints: seen.joints });
+    return { traits, slot, picture, took: performance.now() - start };
   };
   try {
     return await work(read);

@@ -13,6 +13,7 @@ import {
   type Picture,
 } from '@urbild/core';
 import { BuiltInEngine, readRequest, type RenderResult } from '@urbild/engine';
+import { asDrawn, influence } from '@urbild/engine/tools';
 import { FAMILIES } from '@urbild/engine-tools';
 import { mkdir, writeFile } from 'fs/promises';
 import path from 'path';
@@ -85,7 +86,10 @@ async function plates(people: readonly Sitter[], look: string): Promise<Plate[]>
       );
       const figure = result.figures[0];
       const seen = figure?.unlooked ?? figure?.traits ?? {};
-      const sheets = people.map((p) => p.sheet);
+      // whose pictures tell no colours is drawn in the same made-up ones everywhere
+      const sheets = people.map((p, k) =>
+        asDrawn(influence({ gives: 'character', pictures: [{ content: `who ${k}`, weight: 1 }] }), p.sheet),
+      );
       const distances = distancesToPeople(seen, sheets, STRANGERS) ?? people.map(() => 1);
       const rank = distances.filter((d) => d < distances[who]).length + 1;
       const nearest = Math.min(...distances.filter((_, k) => k !== who));

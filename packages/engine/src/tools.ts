@@ -16,6 +16,7 @@ export { headField, placeOf, type HeadField } from './traits/headField';
 export { hairSeen, type HairSeen } from './traits/hairSeen';
 export { clothSeen } from './traits/clothSeen';
 export { measureCloth } from './traits/clothPattern';
+export { asDrawn } from './gives/imagined';
 export { wornHair } from './traits/wornHair';
 export { lightStats } from './traits/light';
 export { COLOUR_READERS, colourInput, type ColourReader } from './traits/ownColour';

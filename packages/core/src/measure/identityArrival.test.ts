@@ -73,3 +73,10 @@ test('strangers are broad: none of them is first for another', () => {
   const wrong = STRANGERS.filter((one, k) => identityArrival(one, one, STRANGERS.slice(0, k))!.rank > 1);
   expect(wrong).toEqual([]);
 });
+
+test('somebody who is in the cast twice does not stand in their own way', () => {
+  const again: TraitSheet = { ...RED, hair: colour(0.505, 0.11, 0.09), skin: colour(0.825, 0.03, 0.05) };
+  expect(identityArrival(RED, RED, [again])).toEqual(identityArrival(RED, RED));
+  // a sister is somebody else
+  expect(identityArrival(RED, RED, [SISTER])!.value).toBeLessThan(1);
+});

@@ -1,5 +1,5 @@
 import { clamp } from '../maths/scalar';
-import { distancesToPeople } from '../traits/apart';
+import { distancesToPeople, traitDistance } from '../traits/apart';
 import { STRANGERS } from '../traits/strangers';
 import type { TraitName, TraitSheet } from '../traits/types';
 
@@ -7,6 +7,9 @@ import type { TraitName, TraitSheet } from '../traits/types';
 const AHEAD = 0.08;
 const UNLIKE = 0.72;
 const LIKE = 0.46;
+
+/** Sheets that are nearer to each other than this are of one person. */
+const DOUBLE = 0.06;
 
 /** How well somebody is told from everybody else in a picture. */
 export interface IdentityArrival {
@@ -36,7 +39,9 @@ export function identityArrival(
   own: TraitSheet,
   others: readonly TraitSheet[] = [],
 ): IdentityArrival | undefined {
-  const everybody = [own, ...others, ...STRANGERS.map((stranger) => knownAs(stranger, own))];
+  // who is in the cast twice is nobody else
+  const rivals = others.filter((other) => (traitDistance(other, own) ?? Infinity) > DOUBLE);
+  const everybody = [own, ...rivals, ...STRANGERS.map((stranger) => knownAs(stranger, own))];
   const distances = distancesToPeople(seen, everybody, STRANGERS);
   if (!distances) return undefined;
   const [distance, ...rest] = distances;

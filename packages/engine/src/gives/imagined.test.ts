@@ -1,8 +1,9 @@
-import { STRANGERS, understand, type PersonBrief, type TraitSheet } from '@urbild/core';
+import { STRANGERS, understand, type Lab, type PersonBrief, type TraitSheet } from '@urbild/core';
 import { withTraits } from '../painter/people/fromTraits';
 import { personFrom } from '../painter/people/fromWords';
 import { influence } from '../testing';
-import { imaginedColours } from './imagined';
+import { asDrawn, imaginedColours } from './imagined';
+import { figureDistances } from '../render/figures';
 
 /** What a pencil drawing tells. */
 const DRAWN: TraitSheet = {
@@ -49,5 +50,48 @@ describe('in a picture', () => {
     const [said, plain] = ['portrait of a woman with black hair', 'portrait of a woman'].map(drawn);
     expect(said.hair.colour[0]).toBeLessThan(0.4);
     expect(plain.hair.colour[0]).toBeGreaterThan(0.6);
+  });
+});
+
+describe('what somebody looks like in the studio', () => {
+  const drawn: TraitSheet = {
+    'hair style': { choice: 'long', confidence: 0.8 },
+    glasses: { choice: 'yes', confidence: 0.8 },
+  };
+  const who = (subject: string) => influence({ gives: 'character', subject });
+  test('has the made-up colours of their name, half believed, and all that is known besides', () => {
+    const asIs = asDrawn(who('Runa'), drawn);
+    expect(asIs).toMatchObject(drawn);
+    const imagined = imaginedColours(who('Runa'), drawn);
+    expect(asIs.hair!.colour).toEqual(imagined.hair!.colour);
+    expect(asIs.hair!.confidence).toBeLessThan(imagined.hair!.confidence);
+    expect(asDrawn(who('Runa'), drawn)).toEqual(asIs);
+  });
+  test('known colours are as they are', () => {
+    const hair = { colour: [0.5, 0.1, 0.1] as Lab, confidence: 0.9 };
+    expect(asDrawn(who('Runa'), { ...drawn, hair }).hair).toEqual(hair);
+  });
+  test('so a take in those colours is recognised, and one in others is not', () => {
+    const figure = (traits: TraitSheet) => ({
+      kind: 'person' as const,
+      name: 'Runa',
+      box: [0, 0, 1, 1] as const,
+      joints: {},
+      traits,
+    });
+    const arrival = (traits: TraitSheet) => {
+      const take = [figure(traits)];
+      const asked = { influence: who('Runa'), take, control: take, sheet: drawn, aspect: { picture: 1, reference: 1 } };
+      return (figureDistances(asked).identity as { value: number }).value;
+    };
+    const sure = (sheet: TraitSheet): TraitSheet =>
+      Object.fromEntries(Object.entries(sheet).map(([name, t]) => [name, { ...t, confidence: 0.9 }]));
+    const own = sure({ ...drawn, ...imaginedColours(who('Runa'), drawn) });
+    const other = {
+      ...own,
+      hair: { colour: [0.95, -0.1, 0.1] as Lab, confidence: 0.9 },
+      skin: { colour: [0.2, 0, 0] as Lab, confidence: 0.9 },
+    };
+    expect(arrival(own)).toBeGreaterThan(arrival(other) + 0.2);
   });
 });

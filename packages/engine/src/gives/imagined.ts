@@ -13,6 +13,9 @@ function hashOf(text: string): number {
   return hash >>> 0;
 }
 
+/** How far made-up colours are those of somebody when a picture is compared with them: words may have changed them. */
+const BELIEVED = 0.6;
+
 /**
  * Colours of somebody of whom forms are known and colours are not: made up once for each character, so that they are the same in every
  * picture of them. Empty where nothing of a person is known, or all is.
@@ -23,4 +26,13 @@ export function imaginedColours({ subject, pictures }: RequestInfluence, sheet: 
   if (!wanted.length) return {};
   const stranger = STRANGERS[hashOf(subject ?? pictures[0]?.content ?? '') % STRANGERS.length];
   return Object.fromEntries(wanted.flatMap((name) => (stranger[name] ? [[name, stranger[name]]] : [])));
+}
+
+/** What somebody looks like in this studio: what is known of them, and the colours that were made up where nothing is. */
+export function asDrawn(influence: RequestInfluence, sheet: TraitSheet): TraitSheet {
+  const imagined = Object.entries(imaginedColours(influence, sheet)).map(([name, trait]) => [
+    name,
+    { ...trait, confidence: BELIEVED * trait.confidence },
+  ]);
+  return { ...sheet, ...(Object.fromEntries(imagined) as TraitSheet) };
 }

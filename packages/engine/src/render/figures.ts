@@ -22,6 +22,7 @@ import {
 import type { FigureRecord } from '../painter/scene/figureRecord';
 import type { RequestInfluence } from '../contract/request';
 import type { RenderedFigure } from '../contract/result';
+import { asDrawn } from '../gives/imagined';
 import { faceOfRecord } from '../traits/frame';
 import { readTraits } from '../traits/readTraits';
 import { REGION } from '../painter/scene/region';
@@ -159,7 +160,8 @@ export function figureDistances({
   const parts = partsOf(influence);
   if (sheet && parts.length) {
     const of = (one: TraitSheet) => traitsOfParts(one, parts);
-    const known = a.outfit && influence.gives !== 'outfit' ? inOtherClothes(sheet, a.outfit.traits) : sheet;
+    const drawn = asDrawn(influence, sheet);
+    const known = a.outfit && influence.gives !== 'outfit' ? inOtherClothes(drawn, a.outfit.traits) : drawn;
     const [seen, own] = [of(a.unlooked ?? a.traits), of(known)];
     const arrival = identityArrival(seen, own, people.map(of));
     out.identity = arrival

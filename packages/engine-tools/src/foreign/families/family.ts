@@ -39,6 +39,8 @@ export interface FamilyTruth {
   /** The other colour of patterned clothes. */
   readonly second?: Rgb;
   readonly person?: PersonTruth;
+  /** How far the face is turned, degrees, 0 to the viewer; where it is really turned in space. */
+  readonly yaw?: number;
   /** Joints of the only figure, parts of width and height. */
   readonly joints?: Readonly<Record<string, readonly [number, number]>>;
 }

@@ -240,7 +240,7 @@ export const marchedHeads: ForeignFamily = {
     return {
       ...{ name: `${this.name} ${n}.${seed}`, width: W, height: H, rgba },
       truth: {
-        ...{ kind: 'portrait', people: 1, ground: plain ? 'plain' : 'busy' },
+        ...{ kind: 'portrait', people: 1, ground: plain ? 'plain' : 'busy', yaw: (yaw * 180) / Math.PI },
         ...{ hair: who.bald ? undefined : who.hair, skin: who.skin, clothes: who.clothes },
         ...(weave.pattern === 'plain' ? {} : { second: weave.yarn }),
         ...(n < PATTERNED ? {} : { eyes: irisColour }),
