@@ -11,6 +11,8 @@ import type { SeenBeside } from './ownColour';
 
 /** Colours of a cloth that are nearer than this are one. */
 const ONE_COLOUR = 0.08;
+/** Less likely than this a pattern is none. */
+const SURE = 0.8;
 /** How far the two colours of a pattern are believed where the pattern is certain. */
 const BELIEVED = 0.8;
 
@@ -38,7 +40,10 @@ export function clothTraits(looked: Looked, { at, field, parts, beside }: ClothA
   const other = cloth.other.map((v, c) => v + own[c] - cloth.most[c]) as unknown as Lab;
   const network = models().pattern;
   const odds = oddsOf(answerOf(network, cloth.features));
-  const k = odds.indexOf(Math.max(...odds));
+  const best = odds.indexOf(Math.max(...odds));
+  const plain = network.names.indexOf('plain');
+  // a pattern that is not there is worse than one that is missed
+  const k = odds[best] < SURE ? plain : best;
   const [is, sure] = [network.names[k], odds[k] * sightOf(frame)];
   const pattern = { choice: is, confidence: sure };
   if (is === 'plain' || colourGap(cloth.most, cloth.other) < ONE_COLOUR) return { pattern };
