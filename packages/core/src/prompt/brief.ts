@@ -1,6 +1,8 @@
 import type { Lch } from '../colour/oklch';
 import type { TraitSheet } from '../traits/types';
 
+/** The longest prompt that is read, in characters. */
+export const MAX_PROMPT_LENGTH = 2000;
 /** Times of day that the painter can light. */
 export const TIMES = ['dawn', 'morning', 'noon', 'dusk', 'night', 'moonlight'] as const;
 export const WEATHERS = ['clear', 'cloudy', 'fog', 'rain', 'storm', 'snow', 'wind'] as const;

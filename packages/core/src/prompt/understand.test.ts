@@ -18,7 +18,8 @@ import { HOLDABLE, SEATS, SMALL_CREATURES, THING_WORDS } from './english/things'
 import { CREATURE_WORDS } from './english/creatures';
 import { VOCABULARY, VOCABULARY_SIZE } from './lexicon';
 import { plainForms, tokenise } from './tokens';
-import { MAX_ENTITIES, MAX_PEOPLE, MAX_PROMPT_LENGTH, understand } from './understand';
+import { MAX_PROMPT_LENGTH } from './brief';
+import { MAX_ENTITIES, MAX_PEOPLE, understand } from './understand';
 
 const people = (text: string, avoid = '') =>
   understand(text, avoid).entities.filter((e): e is PersonBrief => e.kind === 'person');

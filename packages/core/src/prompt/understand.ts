@@ -1,10 +1,9 @@
-import { CAST_NAMES, LONGEST_OUTFIT_WORDS } from './brief';
+import { MAX_PROMPT_LENGTH } from './brief';
 import type {
   Action,
   Entity,
   Framing,
   KnownName,
-  KnownOutfit,
   Medium,
   PlaceName,
   Relation,
@@ -16,11 +15,9 @@ import type {
 import type { EntityDraft } from './draft';
 import { LANDMARKS } from './english/places';
 import type { Axis } from './lexicon';
-import { Outfits, type ReadOutfit } from './outfits';
+import { draftsOf, outfitsOf } from './knownNames';
 import { Reader } from './reader';
 
-/** The longest prompt that is read, in characters. */
-export const MAX_PROMPT_LENGTH = 2000;
 /** The most entities, and the most people, of one picture. */
 export const MAX_ENTITIES = 14;
 export const MAX_PEOPLE = 4;
@@ -79,33 +76,6 @@ const INDOOR_THINGS: Readonly<Record<string, PlaceName>> = {
   snowman: 'town square',
   peaks: 'mountains',
 };
-
-/** What the descriptions of known people and creatures say, by name; the cast's own names are known anyway. */
-function draftsOf(names: readonly KnownName[]): Map<string, Partial<EntityDraft>> {
-  const drafts = new Map<string, Partial<EntityDraft>>();
-  for (const { name, description } of names) {
-    if (!name.trim() || CAST_NAMES.some((c) => c === name)) continue;
-    const reader = new Reader();
-    reader.read((description ?? '').slice(0, MAX_PROMPT_LENGTH));
-    const first = reader.entities.find((e) => e.kind !== 'thing');
-    drafts.set(name, first ? { ...first, count: 1, relation: undefined } : {});
-  }
-  return drafts;
-}
-
-/** The outfits of everybody who has some, as words call them. */
-function outfitsOf(names: readonly KnownName[]): Outfits | undefined {
-  const owned = names.filter(({ outfits }) => outfits?.length);
-  if (!owned.length) return undefined;
-  return new Outfits(new Map(owned.map(({ name, outfits }) => [name, outfits!.map(readOutfit)])));
-}
-
-function readOutfit(known: KnownOutfit): ReadOutfit {
-  const reader = new Reader();
-  if (known.wears) reader.read(`a person in ${known.wears.slice(0, LONGEST_OUTFIT_WORDS)}`);
-  const { garments = [], clothes, bare = [] } = reader.entities[0] ?? {};
-  return { known, garments, clothes, bare };
-}
 
 /**
  * Reads a prompt: words -> what to draw. `avoid` holds words that shall not appear, with or without a "no" before them; a "no ..." or
