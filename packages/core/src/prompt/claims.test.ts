@@ -63,7 +63,7 @@ describe('what comes to nothing is told with its reason', () => {
     ['a girl with a broom', 'broom', 'Drawn as a rod, not more.'],
     ["the harbour, bird's eye view", "bird's eye view", 'Drawn as a high horizon, not more.'],
     [
-      'a cat on a barrel, a dog in front of it',
+      'a cat on a barrel, a dog in front of him',
       'in front of',
       'Whom the next word means is not understood: say the name again.',
     ],

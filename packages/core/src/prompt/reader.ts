@@ -6,6 +6,7 @@ import { DETERMINERS, GRAMMAR, NEGATIONS } from './english/grammar';
 import { lookUp, on, type Axis, type Found } from './lexicon';
 import { NounReader } from './nouns';
 import { putOn, type Outfits, type ReadOutfit } from './outfits';
+import { pointedAt } from './pronouns';
 import { tokenise, type Token } from './tokens';
 
 /** Axes that hold for the whole picture. */
@@ -74,7 +75,7 @@ export class Reader extends NounReader {
         continue;
       }
       // "a blue and white jumper" has both colours
-      if (!this.joinsColours(token, tokens, i)) this.otherWord(token);
+      if (!this.pointsBack(tokens, i) && !this.joinsColours(token, tokens, i)) this.otherWord(token);
       this.tracker.step(this.state());
       i++;
     }
@@ -128,6 +129,19 @@ export class Reader extends NounReader {
       text: text.slice(token.start, end),
       means: this.negated && isNoun(found) ? `no ${means}` : means,
     });
+  }
+
+  /** "beside her": the one named last stands so to somebody named before. */
+  private pointsBack(tokens: readonly Token[], at: number): boolean {
+    const { relation, current } = this;
+    if (!relation || relation === 'of' || !current) return false;
+    const whom = pointedAt(tokens, at, this.entities, current);
+    if (!whom || whom.relation) return false;
+    this.flushColours();
+    whom.relation = { how: relation, target: current, also: [] };
+    this.relation = undefined;
+    this.joined = false;
+    return true;
   }
 
   private joinsColours(token: Token, tokens: readonly Token[], at: number): boolean {
