@@ -12,10 +12,12 @@ interface Drawn {
   /** How far the iris looks aside, px. */
   readonly aside?: number;
   readonly closed?: boolean;
+  /** The pupil against the iris. */
+  readonly pupil?: number;
 }
 
 /** Two eyes with white, iris, pupil, a light, a lid line; the mesh of them as a model would give it, its irises in the middle. */
-function face({ iris, radius = 14, aside = 0, closed }: Drawn) {
+function face({ iris, radius = 14, aside = 0, closed, pupil = 0.36 }: Drawn) {
   const rgba = new Uint8ClampedArray(SIDE * SIDE * 4);
   for (let i = 0; i < SIDE * SIDE; i++) {
     const [x, y] = [i % SIDE, Math.floor(i / SIDE)];
@@ -27,7 +29,7 @@ function face({ iris, radius = 14, aside = 0, closed }: Drawn) {
         continue;
       }
       const d = Math.hypot(dx - aside, dy);
-      colour = d < 0.36 * radius ? [14, 12, 14] : d < radius ? iris : [236, 232, 226];
+      colour = d < pupil * radius ? [14, 12, 14] : d < radius ? iris : [236, 232, 226];
       if (Math.hypot(dx - aside - 0.3 * radius, dy + 0.4 * radius) < 0.2 * radius) colour = [252, 252, 252];
     }
     rgba.set([...colour, 255], 4 * i);
@@ -63,6 +65,11 @@ test.each<[string, Rgb]>([
   ['nearly black', [34, 26, 24]],
 ])('a %s iris is told from its pupil, the white and the light in it', (_, iris) => {
   expect(gap(seen({ iris })!.colour, lab(iris))).toBeLessThan(0.03);
+});
+
+test('the large pupils of a picture book are not taken for the iris', () => {
+  for (const iris of [[96, 150, 104], [92, 130, 176], BROWN] as Rgb[])
+    expect(gap(seen({ iris, pupil: 0.64, radius: 20 })!.colour, lab(iris))).toBeLessThan(0.05);
 });
 
 test('eyes that look aside are found where they look, and irises larger or smaller than the mesh says', () => {

@@ -26,6 +26,13 @@ const OPEN = 0.5;
 /** What is so near to the skin is lid; what is so much lighter than the iris as a whole is white or a light in it. */
 const LID = 0.05;
 const LIGHT = 0.14;
+/** A drawn iris is looked for out to so many radii; it is where the lightness changes less than this per px. */
+const WIDE = 1.7;
+const EVEN = 0.02;
+/** So many even pixels tell it, of an eye whose white and pupil differ so much, and this part of what is no white. */
+const LEAST = 30;
+const CONTRAST = 0.35;
+const PART = 0.25;
 /** An iris of fewer px than the first tells nothing, one of the second all, radius. */
 const SIZE = [1.6, 5] as const;
 
@@ -104,12 +111,46 @@ function foundIris(picture: Picture, { x: x0, y: y0, r }: Disc): Disc {
   return { x: best.x, y: best.y, r: rim?.r ?? r };
 }
 
+const labAt = ({ planes }: Picture, i: number): Lab => [
+  planes[0][i],
+  planes[1][i] / CHROMA_GAIN,
+  planes[2][i] / CHROMA_GAIN,
+];
+
+/** How steeply the lightness of a picture changes at a pixel. */
+function slopeAt({ width, height, planes: [L] }: Picture, i: number): number {
+  const [x, y] = [i % width, Math.floor(i / width)];
+  if (x < 1 || y < 1 || x >= width - 1 || y >= height - 1) return Infinity;
+  return Math.hypot(L[i + 1] - L[i - 1], L[i + width] - L[i - width]) / 2;
+}
+
+/**
+ * The colours of a drawn iris around a large pupil: even areas beside the dark middle that are neither as dark nor white. Empty where there is no
+ * such area, as in an eye without a pupil, or one so small that all of it is blurred.
+ */
+function aroundPupil(picture: Picture, { x, y, r }: Disc, skin: Lab): Lab[] {
+  const even = [...pixelsOf(picture, { x, y, r: WIDE * r }, 0)].filter((i) => slopeAt(picture, i) < EVEN);
+  const seen = even.map((i) => labAt(picture, i)).filter((lab) => colourGap(lab, skin) > LID);
+  if (seen.length < LEAST) return [];
+  const lightness = seen.map(([L]) => L).sort((p, q) => p - q);
+  const [dark, white] = [
+    lightness[Math.floor(0.05 * lightness.length)],
+    lightness[Math.floor(0.95 * lightness.length)],
+  ];
+  if (white - dark < CONTRAST) return [];
+  const between = seen.filter(([L]) => L > dark + 0.25 * (white - dark) && L < white - 0.2 * (white - dark));
+  const darks = seen.filter(([L]) => L <= dark + 0.25 * (white - dark));
+  return between.length >= PART * (between.length + darks.length) ? between : [];
+}
+
 /** The colours of one iris, without pupil, rim, lids, white and the light in it. */
-function irisColours(picture: Picture, iris: Disc, skin: Lab): Lab[] {
-  const { planes } = picture;
+function irisColours(picture: Picture, expected: Disc, skin: Lab): Lab[] {
+  const iris = foundIris(picture, expected);
+  const drawn = aroundPupil(picture, { ...iris, r: expected.r }, skin);
+  if (drawn.length) return drawn;
   const seen: Lab[] = [];
   for (const i of pixelsOf(picture, { ...iris, r: RING[1] * iris.r }, RING[0] * iris.r)) {
-    const lab: Lab = [planes[0][i], planes[1][i] / CHROMA_GAIN, planes[2][i] / CHROMA_GAIN];
+    const lab = labAt(picture, i);
     if (colourGap(lab, skin) > LID) seen.push(lab);
   }
   if (!seen.length) return [];
@@ -122,7 +163,7 @@ export function eyeSeen(picture: Picture, mesh: readonly Place[], skin: Lab): Ey
   if (mesh.length < 468) return undefined;
   const irises = EYES.flatMap((eye) => {
     const expected = expectedIris(picture, mesh, eye);
-    return expected ? [foundIris(picture, expected)] : [];
+    return expected ? [expected] : [];
   });
   const colours = irises.flatMap((iris) => irisColours(picture, iris, skin));
   if (colours.length < 6) return undefined;
