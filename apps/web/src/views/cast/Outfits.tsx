@@ -29,8 +29,8 @@ export function Outfits({ name, outfits, onChange }: Props) {
         <h2 className="font-title text-lg font-semibold">Outfits</h2>
         <p className="min-w-0 flex-1">
           {outfits.length
-            ? `Call one by its name: “${name} in her ${outfits[0].name}”.`
-            : `Clothes that a prompt can call by name, as in “${name} in her winter coat”.`}
+            ? `Call one by its name: “${name} in the ${outfits[0].name}”.`
+            : `Clothes that a prompt can call by name, as in “${name} in the winter coat”.`}
         </p>
         <Button
           className="flex items-center gap-1.5"

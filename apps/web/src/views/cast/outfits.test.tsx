@@ -18,7 +18,7 @@ function outfits(...of: Outfit[]) {
 describe('outfits', () => {
   test('without any it is said what they are for; a new one gets a name that is free', async () => {
     const onChange = outfits();
-    expect(screen.getByText(/as in “Runa in her winter coat”/)).toBeVisible();
+    expect(screen.getByText(/as in “Runa in the winter coat”/)).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'New outfit' }));
     expect(onChange).toHaveBeenLastCalledWith([
       { id: expect.any(String) as string, name: 'outfit 1', wears: '', pictures: [] },
@@ -33,7 +33,7 @@ describe('outfits', () => {
 
   test('it is told how one is called', () => {
     outfits(COAT, DRESS);
-    expect(screen.getByText('Call one by its name: “Runa in her winter coat”.')).toBeVisible();
+    expect(screen.getByText('Call one by its name: “Runa in the winter coat”.')).toBeVisible();
   });
 
   test('names and words are kept as they are typed; a name that is taken, or none, is not', () => {
