@@ -22,6 +22,8 @@ export class Reader extends NounReader {
 
   /** Outfits that were called before whoever wears them was named, by the name of the owner. */
   private readonly laidOut = new Map<string, ReadOutfit>();
+  /** Whoever is named first in the text, looked for once. */
+  private firstNamed?: readonly string[];
 
   /** `names` are people and creatures whom the studio knows, with what their descriptions were read as, and `outfits` their clothes. */
   constructor(
@@ -64,7 +66,7 @@ export class Reader extends NounReader {
         i++;
         continue;
       }
-      const outfit = this.outfits?.at(tokens, i, this.ownersIn(tokens, i));
+      const outfit = this.outfits?.at(tokens, i, this.owners(tokens));
       const found = this.nameAt(tokens, i) ?? outfit?.found ?? lookUp(tokens, i);
       if (found) {
         this.note(text, token, tokens[i + found.count - 1].end, found);
@@ -83,13 +85,16 @@ export class Reader extends NounReader {
     this.tracker.step(this.state());
   }
 
-  /** Who may wear an outfit that is called at token `at`: whoever was named last, or before anybody is named, whoever comes first. */
-  private ownersIn(tokens: readonly Token[], at: number): string[] {
-    const named = this.group.flatMap((e) => e.cast ?? e.name ?? []);
-    if (this.group.length) return named;
-    for (let k = at; k < tokens.length; k++) {
-      const next = this.nameAt(tokens, k) ?? lookUp(tokens, k);
-      const name = next && on(next, 'cast');
+  /** Who may wear an outfit that is called now: whoever was named last, or before anybody is named, whoever comes first. */
+  private owners(tokens: readonly Token[]): readonly string[] {
+    if (this.group.length) return this.group.flatMap((e) => e.cast ?? e.name ?? []);
+    return (this.firstNamed ??= this.firstNameIn(tokens));
+  }
+
+  private firstNameIn(tokens: readonly Token[]): readonly string[] {
+    for (let k = 0; k < tokens.length; k++) {
+      const found = this.nameAt(tokens, k) ?? lookUp(tokens, k);
+      const name = found && on(found, 'cast');
       if (name) return [name];
     }
     return [];
