@@ -1,11 +1,10 @@
 import type { Action, Age, Expression, Pattern, Placed, Relation, View } from './brief';
 import { ClaimTracker, type ReaderState } from './claims';
-import { isAnimate, nothingPending, shaded, type EntityDraft, type Pending } from './draft';
+import { isAnimate, nothingPending, shaded, type Pending } from './draft';
 import { COLOUR_VALUES } from './english/colours';
 import { DETERMINERS, GRAMMAR, NEGATIONS } from './english/grammar';
 import { lookUp, on, type Axis, type Found } from './lexicon';
-import { NounReader } from './nouns';
-import { putOn, type Outfits, type ReadOutfit } from './outfits';
+import { NamesReader } from './namesReader';
 import { pointedAt } from './pronouns';
 import { tokenise, type Token } from './tokens';
 
@@ -16,37 +15,9 @@ const GLOBAL: readonly Axis[] = ['time', 'weather', 'season', 'light', 'framing'
  * Reads a text word by word and builds up who and what is in the picture: adjectives wait for the next noun, verbs go to
  * the last subject, prepositions tie the next noun to the last one. Never throws.
  */
-export class Reader extends NounReader {
+export class Reader extends NamesReader {
   /** What every word was used for. */
   readonly tracker = new ClaimTracker();
-
-  /** Outfits that were called before whoever wears them was named, by the name of the owner. */
-  private readonly laidOut = new Map<string, ReadOutfit>();
-  /** Whoever is named first in the text, looked for once. */
-  private firstNamed?: readonly string[];
-
-  /** `names` are people and creatures whom the studio knows, with what their descriptions were read as, and `outfits` their clothes. */
-  constructor(
-    private readonly names: ReadonlyMap<string, Partial<EntityDraft>> = new Map(),
-    private readonly outfits?: Outfits,
-  ) {
-    super();
-  }
-
-  protected override known(name: string): Partial<EntityDraft> {
-    const known = this.names.get(name) ?? {};
-    return Object.keys(known).length ? known : { nameOnly: true };
-  }
-
-  /** A name of the studio's at token `at`, written as it is or in another case. */
-  protected nameAt(tokens: readonly Token[], at: number): Found | undefined {
-    for (const name of this.names.keys()) {
-      const words = tokenise(name).map((t) => t.word);
-      if (words.length && words.every((w, k) => tokens[at + k]?.word === w))
-        return { count: words.length, meanings: [{ axis: 'cast', value: name }], plural: false, doing: false };
-    }
-    return undefined;
-  }
 
   read(text: string): void {
     const tokens = tokenise(text);
@@ -66,7 +37,7 @@ export class Reader extends NounReader {
         i++;
         continue;
       }
-      const outfit = this.outfits?.at(tokens, i, this.owners(tokens));
+      const outfit = this.outfitAt(tokens, i);
       const found = this.nameAt(tokens, i) ?? outfit?.found ?? lookUp(tokens, i);
       if (found) {
         this.note(text, token, tokens[i + found.count - 1].end, found);
@@ -83,40 +54,6 @@ export class Reader extends NounReader {
     }
     this.endPhrase('.');
     this.tracker.step(this.state());
-  }
-
-  /** Who may wear an outfit that is called now: whoever was named last, or before anybody is named, whoever comes first. */
-  private owners(tokens: readonly Token[]): readonly string[] {
-    if (this.group.length) return this.group.flatMap((e) => e.cast ?? e.name ?? []);
-    return (this.firstNamed ??= this.firstNameIn(tokens));
-  }
-
-  private firstNameIn(tokens: readonly Token[]): readonly string[] {
-    for (let k = 0; k < tokens.length; k++) {
-      const found = this.nameAt(tokens, k) ?? lookUp(tokens, k);
-      const name = found && on(found, 'cast');
-      if (name) return [name];
-    }
-    return [];
-  }
-
-  /** Whoever has the outfit puts it on, now or as soon as they are named. */
-  private callOutfit(of: ReadonlyMap<string, ReadOutfit>): void {
-    this.flushColours();
-    for (const [owner, outfit] of of) {
-      const wearer = this.group.find((e) => (e.cast ?? e.name) === owner);
-      if (this.negated) this.refused.add(`outfit: ${outfit.known.name}`);
-      else if (wearer) putOn(wearer, outfit, usualOf(this.names.get(owner)));
-      else this.laidOut.set(owner, outfit);
-    }
-    this.relation = undefined;
-    if (this.group.length) this.closeNoun();
-  }
-
-  protected override dress(e: EntityDraft): void {
-    const owner = e.cast ?? e.name;
-    const outfit = owner === undefined ? undefined : this.laidOut.get(owner);
-    if (outfit) putOn(e, outfit, usualOf(this.names.get(owner!)));
   }
 
   private state(): ReaderState {
@@ -175,7 +112,7 @@ export class Reader extends NounReader {
   }
 
   /** "a woman in red": colours with no noun after them are those of the clothes, or of the medium. */
-  protected flushColours(): void {
+  protected override flushColours(): void {
     const { colours } = this.pending;
     if (!colours.length) return;
     const wearer = this.group.find((e) => e.kind === 'person');
@@ -315,8 +252,6 @@ export class Reader extends NounReader {
     this.pending.hairColour = { name, lch: COLOUR_VALUES[name] };
   }
 }
-
-const usualOf = ({ garments = [], clothes }: Partial<EntityDraft> = {}) => ({ garments, clothes });
 
 const isNoun = (found: Found): boolean =>
   found.meanings.some((m) =>
