@@ -5,7 +5,9 @@ import {
   NUMBER_TRAITS,
   LONGEST_OUTFIT_NAME,
   LONGEST_OUTFIT_WORDS,
+  MOST_OUTFIT_PICTURES,
   MOST_OUTFITS,
+  OUTFIT_NAME,
   SLOTS,
   colourName,
   srgbToLab,
@@ -36,9 +38,6 @@ import { descriptionOf, type Character } from './character.entity';
 import { IsId, NestedList, Optional } from '../platform/input/decorators';
 
 const TRAITS = SAID_TRAITS;
-/** An outfit has no more pictures. */
-const MOST_OUTFIT_PICTURES = 8;
-const OUTFIT_NAME = /^\p{L}[\p{L}\p{N} '-]*$/u;
 
 export class SheetItemDto {
   @ApiProperty() @IsId() referenceId!: string;

@@ -253,6 +253,12 @@ export const peopleOf = (brief: SceneBrief): PersonBrief[] =>
 export const MOST_OUTFITS = 12;
 export const LONGEST_OUTFIT_NAME = 40;
 export const LONGEST_OUTFIT_WORDS = 200;
+/** The most pictures that one outfit has. */
+export const MOST_OUTFIT_PICTURES = 8;
+/** What an outfit may be called: a letter first, then what a word of a prompt may have. */
+export const OUTFIT_NAME = /^\p{L}[\p{L}\p{N} '-]*$/u;
+/** The words of an outfit as a prompt would say them of somebody. */
+export const wearing = (wears: string): string => `a person in ${wears}`;
 
 /** Clothes of somebody that words call by a name: "winter coat", "Sunday dress". */
 export interface KnownOutfit {

@@ -1,4 +1,11 @@
-import { CAST_NAMES, LONGEST_OUTFIT_WORDS, MAX_PROMPT_LENGTH, type KnownName, type KnownOutfit } from './brief';
+import {
+  CAST_NAMES,
+  LONGEST_OUTFIT_WORDS,
+  MAX_PROMPT_LENGTH,
+  wearing,
+  type KnownName,
+  type KnownOutfit,
+} from './brief';
 import type { EntityDraft } from './draft';
 import { Outfits, type ReadOutfit } from './outfits';
 import { Reader } from './reader';
@@ -25,7 +32,7 @@ export function outfitsOf(names: readonly KnownName[]): Outfits | undefined {
 
 function readOutfit(known: KnownOutfit): ReadOutfit {
   const reader = new Reader();
-  if (known.wears) reader.read(`a person in ${known.wears.slice(0, LONGEST_OUTFIT_WORDS)}`);
+  if (known.wears) reader.read(wearing(known.wears.slice(0, LONGEST_OUTFIT_WORDS)));
   const { garments = [], clothes, bare = [] } = reader.entities[0] ?? {};
   return { known, garments, clothes, bare };
 }

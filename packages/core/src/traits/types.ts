@@ -39,6 +39,9 @@ export const CHOICE_TRAITS = [
 /** Traits that are contours. */
 export const SHAPE_TRAITS = ['face shape'] as const;
 
+/** Heights that somebody can have, against a grown person's. */
+export const HEIGHTS = { least: 0.4, most: 1.6 } as const;
+
 export type ColourTrait = (typeof COLOUR_TRAITS)[number];
 export type NumberTrait = (typeof NUMBER_TRAITS)[number];
 export type ChoiceTrait = (typeof CHOICE_TRAITS)[number];

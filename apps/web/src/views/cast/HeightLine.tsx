@@ -1,3 +1,4 @@
+import { HEIGHTS } from '@urbild/core';
 import { Lock, LockOpen } from 'lucide-react';
 import type { Character, Trait } from '../../api/sheets';
 import { Slider } from '../../shared/forms/Slider';
@@ -8,9 +9,6 @@ interface Props {
   readonly onCorrect: (corrected: Trait[]) => void;
 }
 
-/** Heights that can be set, against a grown person's. */
-const LEAST = 0.4;
-const MOST = 1.6;
 /** Units of the drawing per grown person, and the room beside each. */
 const UNIT = 100;
 const STEP = 44;
@@ -54,8 +52,8 @@ export function HeightLine({ character: c, cast, onCorrect }: Props) {
         <div className="mt-1 flex items-center gap-2">
           <Slider
             label={`Height of ${c.name}`}
-            min={LEAST}
-            max={MOST}
+            min={HEIGHTS.least}
+            max={HEIGHTS.most}
             step={0.02}
             value={c.height}
             tone="bg-character"

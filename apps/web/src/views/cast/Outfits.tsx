@@ -1,4 +1,12 @@
-import { LONGEST_OUTFIT_NAME, LONGEST_OUTFIT_WORDS, MOST_OUTFITS, understand } from '@urbild/core';
+import {
+  LONGEST_OUTFIT_NAME,
+  LONGEST_OUTFIT_WORDS,
+  MOST_OUTFIT_PICTURES,
+  MOST_OUTFITS,
+  OUTFIT_NAME,
+  understand,
+  wearing,
+} from '@urbild/core';
 import { Plus, Trash2, X } from 'lucide-react';
 import { useReferencesById } from '../../api/references';
 import type { Outfit } from '../../api/sheets';
@@ -68,12 +76,9 @@ interface CardProps {
   readonly onRemove: () => void;
 }
 
-/** Letters first, then what a word of a prompt may have. */
-const SAYABLE = /^\p{L}[\p{L}\p{N} '-]*$/u;
-
 function OutfitCard({ outfit: { name, wears, pictures }, taken, onPut, onRemove }: CardProps) {
   const field = 'rounded-md border border-transparent bg-transparent px-1 py-0.5 hover:border-line focus:bg-paper';
-  const isFree = (text: string) => SAYABLE.test(text) && !taken.includes(text.toLowerCase());
+  const isFree = (text: string) => OUTFIT_NAME.test(text) && !taken.includes(text.toLowerCase());
   return (
     <li className="flex flex-col gap-1.5 rounded-lg bg-card p-2.5">
       <div className="flex items-center gap-1">
@@ -110,7 +115,7 @@ function OutfitCard({ outfit: { name, wears, pictures }, taken, onPut, onRemove 
 
 /** Words for clothes that nothing is drawn for. */
 function NotKnown({ wears }: { wears: string }) {
-  const { unheard } = understand(`a person in ${wears}`);
+  const { unheard } = understand(wearing(wears));
   if (!unheard.length) return null;
   return <p className="text-sm text-cinnabar">Not drawn: {unheard.map((s) => s.text).join(', ')}.</p>;
 }
@@ -150,7 +155,7 @@ function Pictures({ name, pictures, onPictures }: PicturesProps) {
         label="Its pictures"
         have={pictures}
         kind="character"
-        onAdd={(ids) => onPictures([...pictures, ...ids].slice(0, 8))}
+        onAdd={(ids) => onPictures([...pictures, ...ids].slice(0, MOST_OUTFIT_PICTURES))}
       />
     </div>
   );

@@ -43,6 +43,12 @@ test.each(PLACES)('in %s whoever was made taller on a sheet is, by their share',
   expect(at(1.3, 0.5)).toBeLessThan(at(1.3, 1) - 0.02);
 });
 
+test.each([0, 4])('a height of %d, which nobody has, still draws somebody', (height) => {
+  const tall = ratio('a woman and Marek standing in the meadow', new Map([[0, pulled(height)]]));
+  expect(tall).toBeGreaterThan(0.3);
+  expect(tall).toBeLessThan(1.8);
+});
+
 test('words for the size of somebody hold against a sheet', () => {
   const tall = new Map([[0, pulled(1.3, 0.8)]]);
   const plain = ratio('a woman and Marek standing in the meadow', tall);

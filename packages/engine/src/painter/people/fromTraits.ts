@@ -1,4 +1,6 @@
 import {
+  clamp,
+  HEIGHTS,
   IDENTITY_PARTS,
   PART_OF_TRAIT,
   labToLch,
@@ -151,7 +153,7 @@ export function withTraits(person: Person, brief: PersonBrief, { sources, over, 
     glasses: glasses === 'yes' ? (person.glasses ?? [0.3, 0.05, 40]) : undefined,
     hat: hatOf(person, choice('headwear', wornHat(person)), (own) => colour('hat', own)),
     girth: person.girth * girth,
-    stature: number('height', person.stature),
+    stature: clamp(number('height', person.stature), HEIGHTS.least, HEIGHTS.most),
     top,
     bottom: top.kind === 'dress' ? { ...top, kind: bottom.kind } : bottom,
     over:
