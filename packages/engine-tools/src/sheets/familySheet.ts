@@ -3,7 +3,7 @@ import { createCanvas, ImageData } from '@napi-rs/canvas';
 import { writeFileSync } from 'fs';
 import path from 'path';
 import { parseArgs } from 'util';
-import { FAMILIES, PEOPLE_FAMILIES } from '../foreign/families';
+import { FAMILIES, PEOPLE_FAMILIES, SCENE_FAMILIES } from '../foreign/families';
 
 const CELL = { w: 210, h: 160 };
 const COLUMNS = 6;
@@ -18,7 +18,7 @@ function main(): void {
     process.exit(2);
   }
   const only = values.only?.split(',');
-  const all = [...new Set([...FAMILIES, ...PEOPLE_FAMILIES])];
+  const all = [...new Set([...FAMILIES, ...PEOPLE_FAMILIES, ...SCENE_FAMILIES])];
   const families = all.filter((f) => !only || only.includes(f.name));
   const sheet = createCanvas(CELL.w * COLUMNS, CELL.h * families.length);
   const g = sheet.getContext('2d');

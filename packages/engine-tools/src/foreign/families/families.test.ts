@@ -7,6 +7,7 @@ import {
   FAMILIES,
   PATTERNED,
   PEOPLE_FAMILIES,
+  SCENE_FAMILIES,
   type FamilyPicture,
   type ForeignFamily,
 } from './index';
@@ -76,49 +77,53 @@ test('none shares code with the painter, nor with another family', () => {
   }
 });
 
-describe.each([...new Set([...FAMILIES, ...PEOPLE_FAMILIES])].map((f) => [f.name, f] as const))('%s', (_, family) => {
-  test('the same wish is the same picture to the last byte, another seed is another one', () => {
-    const first = picture(family, 2, 1);
-    const again = family.make({ who: 2, seed: 1 });
-    expect(hash(again)).toBe(hash(first));
-    expect(again.truth).toEqual(first.truth);
-    expect(hash(picture(family, 2, 2))).not.toBe(hash(first));
-  });
+describe.each([...new Set([...FAMILIES, ...PEOPLE_FAMILIES, ...SCENE_FAMILIES])].map((f) => [f.name, f] as const))(
+  '%s',
+  (_, family) => {
+    test('the same wish is the same picture to the last byte, another seed is another one', () => {
+      const first = picture(family, 2, 1);
+      const again = family.make({ who: 2, seed: 1 });
+      expect(hash(again)).toBe(hash(first));
+      expect(again.truth).toEqual(first.truth);
+      expect(hash(picture(family, 2, 2))).not.toBe(hash(first));
+    });
 
-  test('it covers its size, is opaque, and no tone covers all of it', () => {
-    const { rgba, width, height } = picture(family, 1, 1);
-    expect(rgba).toHaveLength(width * height * 4);
-    expect(rgba.every((v, i) => i % 4 !== 3 || v === 255)).toBe(true);
-    expect(Math.max(...colours(picture(family, 1, 1)))).toBeLessThan(0.97);
-  });
+    test('it covers its size, is opaque, and no tone covers all of it', () => {
+      const { rgba, width, height } = picture(family, 1, 1);
+      expect(rgba).toHaveLength(width * height * 4);
+      expect(rgba.every((v, i) => i % 4 !== 3 || v === 255)).toBe(true);
+      expect(Math.max(...colours(picture(family, 1, 1)))).toBeLessThan(0.97);
+    });
 
-  test('who it is stays who it is in other pictures: the colours of people, the palette of a manner', () => {
-    const whos = [1, 2, 3];
-    const { truth } = picture(family, 1, 1);
-    if (truth.clothes) {
-      const worn = (who: number, seed: number) => [
-        picture(family, who, seed).truth.clothes,
-        picture(family, who, seed).truth.skin,
-      ];
-      for (const who of whos) expect(worn(who, 1)).toEqual(worn(who, 2));
-      expect(new Set(whos.map((who) => String(worn(who, 1)))).size).toBe(whos.length);
-    } else if (!truth.people) {
-      const within = whos.map((who) => apart(picture(family, who, 1), picture(family, who, 2)));
-      const between = whos.map((who) => apart(picture(family, who, 1), picture(family, (who % 3) + 1, 1)));
-      expect(mean(between)).toBeGreaterThan(mean(within));
-    }
-  });
+    test('who it is stays who it is in other pictures: the colours of people, the palette of a manner', () => {
+      const whos = [1, 2, 3];
+      const { truth } = picture(family, 1, 1);
+      if (truth.clothes) {
+        const worn = (who: number, seed: number) => [
+          picture(family, who, seed).truth.clothes,
+          picture(family, who, seed).truth.skin,
+        ];
+        for (const who of whos) expect(worn(who, 1)).toEqual(worn(who, 2));
+        expect(new Set(whos.map((who) => String(worn(who, 1)))).size).toBe(whos.length);
+      } else if (!truth.people) {
+        const within = whos.map((who) => apart(picture(family, who, 1), picture(family, who, 2)));
+        const between = whos.map((who) => apart(picture(family, who, 1), picture(family, (who % 3) + 1, 1)));
+        expect(mean(between)).toBeGreaterThan(mean(within));
+      }
+    });
 
-  test('what is said of it is possible', () => {
-    const { truth } = picture(family, 3, 1);
-    expect(truth.people).toBeGreaterThanOrEqual(
-      truth.kind === 'portrait' || truth.kind === 'figure' || truth.kind === 'pose' ? 1 : 0,
-    );
-    for (const colour of [truth.hair, truth.skin, truth.clothes])
-      for (const v of colour ?? []) expect(v >= 0 && v <= 255).toBe(true);
-    for (const [x, y] of Object.values(truth.joints ?? {})) expect([x, y].every((v) => v > -0.3 && v < 1.3)).toBe(true);
-  });
-});
+    test('what is said of it is possible', () => {
+      const { truth } = picture(family, 3, 1);
+      expect(truth.people).toBeGreaterThanOrEqual(
+        truth.kind === 'portrait' || truth.kind === 'figure' || truth.kind === 'pose' ? 1 : 0,
+      );
+      for (const colour of [truth.hair, truth.skin, truth.clothes])
+        for (const v of colour ?? []) expect(v >= 0 && v <= 255).toBe(true);
+      for (const [x, y] of Object.values(truth.joints ?? {}))
+        expect([x, y].every((v) => v > -0.3 && v < 1.3)).toBe(true);
+    });
+  },
+);
 
 test('the joints of a mannequin lie on it, not on the ground behind', () => {
   const family = FAMILIES.find((f) => f.name === 'mannequins')!;
@@ -181,4 +186,20 @@ describe.each(PEOPLE_FAMILIES.map((f) => [f.name, f] as const))('people of %s', 
   test('wear the same in every picture, as its truth says', () => {
     for (const seed of [1, 2]) expect(family.make({ who: DRESSED, seed }).truth.person).toEqual(truths[0]);
   });
+});
+
+test('what is noted of the areas of a scene covers it: sky above, ground below, and more than two of them', () => {
+  for (const family of SCENE_FAMILIES) {
+    const { width, height, truth } = picture(family, 2, 3);
+    const { map, kinds } = truth.areas!;
+    expect(map).toHaveLength(width * height);
+    expect(map.every((id) => id < kinds.length)).toBe(true);
+    const at = (u: number, v: number) => kinds[map[Math.floor(v * height) * width + Math.floor(u * width)]];
+    expect([family.name, at(0.5, 0.02), ['ground', 'water'].includes(at(0.5, 0.98))]).toEqual([
+      family.name,
+      'sky',
+      true,
+    ]);
+    expect(new Set(map).size).toBeGreaterThan(family.name === 'height fields' ? 1 : 4);
+  }
 });

@@ -43,6 +43,19 @@ export interface FamilyTruth {
   readonly yaw?: number;
   /** Joints of the only figure, parts of width and height. */
   readonly joints?: Readonly<Record<string, readonly [number, number]>>;
+  /** What each of its areas is, where the generator lays the picture out of areas. */
+  readonly areas?: AreaTruth;
+}
+
+/** What an area of a picture shows. */
+export type AreaTruthKind =
+  'sky' | 'water' | 'ground' | 'plants' | 'building' | 'rock' | 'person' | 'thing' | 'sun or moon' | 'nothing';
+
+/** Every pixel's area, and what every area shows. */
+export interface AreaTruth {
+  /** An index into `kinds` a pixel. */
+  readonly map: Uint8Array;
+  readonly kinds: readonly AreaTruthKind[];
 }
 
 /** A colour, sRGB 0..255. */
@@ -111,6 +124,48 @@ export function onCanvas(w: number, h: number, draw: (g: SKRSContext2D) => void)
   g.lineJoin = 'round';
   draw(g);
   return g.getImageData(0, 0, w, h).data;
+}
+
+/** Notes which area lies where while a picture is laid out of areas, later ones over earlier ones. */
+export class AreaNotes {
+  readonly #g: SKRSContext2D;
+  readonly #kinds: AreaTruthKind[];
+
+  /** Everywhere is `first` until something else is laid over it. */
+  constructor(
+    readonly w: number,
+    readonly h: number,
+    first: AreaTruthKind,
+  ) {
+    this.#g = createCanvas(w, h).getContext('2d');
+    this.#kinds = [first];
+    this.#g.fillStyle = '#000';
+    this.#g.fillRect(0, 0, w, h);
+  }
+
+  /** An area with this outline, px. */
+  lay(kind: AreaTruthKind, outline: readonly (readonly [number, number])[]): void {
+    const id = this.#kinds.push(kind) - 1;
+    this.#g.fillStyle = `rgb(${id * 5}, ${255 - id * 5}, ${(id * 90) % 256})`;
+    this.#g.beginPath();
+    outline.forEach(([x, y], k) => (k ? this.#g.lineTo(x, y) : this.#g.moveTo(x, y)));
+    this.#g.closePath();
+    this.#g.fill();
+  }
+
+  /** What was noted; soft edges go to what lies before them in the row. */
+  done(): AreaTruth {
+    const { data } = this.#g.getImageData(0, 0, this.w, this.h);
+    const ids = new Map(
+      this.#kinds.map((_, id) => [id ? (id * 5 * 256 + 255 - id * 5) * 256 + ((id * 90) % 256) : 0, id]),
+    );
+    let last = 0;
+    const map = Uint8Array.from({ length: this.w * this.h }, (_, i) => {
+      last = ids.get((data[i * 4] * 256 + data[i * 4 + 1]) * 256 + data[i * 4 + 2]) ?? last;
+      return last;
+    });
+    return { map, kinds: this.#kinds };
+  }
 }
 
 /** Pixels one by one: `at` gives the colour at a place given as parts of width and height. */

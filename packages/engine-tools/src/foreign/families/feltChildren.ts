@@ -1,6 +1,6 @@
 import type { SKRSContext2D } from '@napi-rs/canvas';
 import type { Random } from '@urbild/core';
-import { chanceOf, css, hsl, onCanvas, type ForeignFamily, type Rgb } from './family';
+import { AreaNotes, chanceOf, css, hsl, onCanvas, type ForeignFamily, type Rgb } from './family';
 
 const W = 420;
 const H = 300;
@@ -41,12 +41,20 @@ export const feltChildren: ForeignFamily = {
     const big = m.range(0.8, 1.4);
     const r = chanceOf(this.name, 'sheet', seed);
     const people = r.integer(0, 3);
+    const notes = new AreaNotes(W, H, 'sky');
     const rgba = onCanvas(W, H, (g) => {
       g.fillStyle = css([250, 249, 245]);
       g.fillRect(0, 0, W, H);
       scribble(g, r, pens[0], [0, 262, W, 32]);
+      notes.lay('ground', [
+        [0, 262],
+        [W, 262],
+        [W, H],
+        [0, H],
+      ]);
       const sun = r.chance(0.5) ? 50 : W - 50;
       pen(g, r, pens[1], width, round(sun, 46, 24));
+      notes.lay('sun or moon', round(sun, 46, 24));
       for (let k = 0; k < 9; k++)
         pen(g, r, pens[1], width, [
           [sun + Math.cos(k * 0.7) * 30, 46 + Math.sin(k * 0.7) * 30],
@@ -55,6 +63,13 @@ export const feltChildren: ForeignFamily = {
       const hx = r.range(60, 260);
       const [hw, hh] = [r.range(70, 120), r.range(60, 100)];
       scribble(g, r, pens[2], [hx, 262 - hh, hw, hh]);
+      notes.lay('building', [
+        [hx, 262],
+        [hx, 262 - hh],
+        [hx + hw / 2, 262 - hh - 50],
+        [hx + hw, 262 - hh],
+        [hx + hw, 262],
+      ]);
       pen(g, r, pens[3], width, [
         [hx, 262],
         [hx, 262 - hh],
@@ -71,6 +86,7 @@ export const feltChildren: ForeignFamily = {
         const x = r.range(30, W - 30);
         const s = 20 * big;
         pen(g, r, pens[4], width, round(x, 180, s));
+        notes.lay('person', round(x, 180, s));
         pen(g, r, pens[4], width, [
           [x, 180 + s],
           [x, 232],
@@ -110,7 +126,7 @@ export const feltChildren: ForeignFamily = {
       width: W,
       height: H,
       rgba,
-      truth: { kind: 'scene', people, ground: 'plain' },
+      truth: { kind: 'scene', people, ground: 'plain', areas: notes.done() },
     };
   },
 };

@@ -35,6 +35,7 @@ export const heightFields: ForeignFamily = {
     };
     const eye = Math.max(height(0, 0), water) + r.range(0.5, 0.9);
     const rgba = new Uint8ClampedArray(W * H * 4);
+    const map = new Uint8Array(W * H);
     for (let x = 0; x < W; x++) {
       const a = (x / W - 0.5) * 1.1;
       let top = H;
@@ -53,7 +54,10 @@ export const heightFields: ForeignFamily = {
           ? between(sky[1], [20, 40, 50], 0.45 + 0.2 * noise.at(px * 9, pz * 40))
           : between([0, 0, 0], ground, lit);
         const seen = between(bare, sky[1], 1 - Math.exp(-d * 0.075));
-        for (let row = y; row < top; row++) rgba.set([...seen, 255], (row * W + x) * 4);
+        for (let row = y; row < top; row++) {
+          rgba.set([...seen, 255], (row * W + x) * 4);
+          map[row * W + x] = wet ? 2 : 1;
+        }
         top = y;
       }
       for (let row = 0; row < top; row++) {
@@ -78,7 +82,7 @@ export const heightFields: ForeignFamily = {
       width: W,
       height: H,
       rgba,
-      truth: { kind: 'scene', people: 0, ground: 'busy' },
+      truth: { kind: 'scene', people: 0, ground: 'busy', areas: { map, kinds: ['sky', 'ground', 'water'] } },
     };
   },
 };

@@ -12,6 +12,8 @@ import { mannequins } from './mannequins';
 import { marchedHeads } from './marchedHeads';
 import { mosaics } from './mosaics';
 import { paintedBusts } from './paintedBusts';
+import { pencilStreets } from './pencilStreets';
+import { posters } from './posters';
 import { products } from './products';
 import { snapshots } from './snapshots';
 import { solids } from './solids';
@@ -19,7 +21,15 @@ import { stipples } from './stipples';
 import { washes } from './washes';
 
 export { CLOTH_PATTERNS, DRESSED, PATTERNED } from './family';
-export type { FamilyPicture, FamilyTruth, FamilyWish, ForeignFamily, PersonTruth } from './family';
+export type {
+  AreaTruth,
+  AreaTruthKind,
+  FamilyPicture,
+  FamilyTruth,
+  FamilyWish,
+  ForeignFamily,
+  PersonTruth,
+} from './family';
 
 /** Every family; what is held out is never trained or tuned on. */
 export const FAMILIES: readonly ForeignFamily[] = [
@@ -40,6 +50,9 @@ export const FAMILIES: readonly ForeignFamily[] = [
   halftones,
   dabs,
 ];
+
+/** Scenes whose areas are known: outlines alone, flat colours, land seen by a camera, scribbled fills. */
+export const SCENE_FAMILIES: readonly ForeignFamily[] = [pencilStreets, posters, heightFields, feltChildren];
 
 /** Portraits of people whose looks and wear are known, from DRESSED on in all ways, from PATTERNED on in patterns too: five techniques. */
 export const PEOPLE_FAMILIES: readonly ForeignFamily[] = [
