@@ -62,6 +62,7 @@ export * from './describe/palette';
 export * from './describe/surface';
 export * from './describe/layout';
 export * from './describe/layoutMap';
+export * from './describe/seenKinds';
 export * from './describe/descriptors';
 export * from './describe/horizon';
 export * from './describe/likeness';

@@ -4,6 +4,7 @@ import type { LayoutHints } from '../painter/places';
 import type { Stage } from '../painter/paint';
 import type { RenderRequest, RequestInfluence, RequestPicture } from '../contract/request';
 import type { InfluenceRemark } from '../contract/result';
+import type { AreasWish } from './areas';
 import type { FoundHorizon } from '../understand/horizon';
 import type { FoundSubject } from '../understand/subject';
 
@@ -49,6 +50,8 @@ export interface GiveAction {
   readonly horizon?: (told: RequestPicture, picture: Picture) => FoundHorizon | undefined;
   /** Where a picture of it wants the main subject. */
   readonly subject?: (told: RequestPicture, picture: Picture) => FoundSubject | undefined;
+  /** How the areas of a picture lay out the place at a pull on the layout, 0..2; nothing for one that is a map. */
+  readonly areas?: (told: RequestPicture, pull: number) => AreasWish | undefined;
   /** The light that a picture of it asks for. */
   readonly light?: (picture: Picture, brief: SceneBrief) => Environment;
   /** True where none of an influence's pictures has anything of it; `sheet` for gives that carry somebody. */

@@ -1,13 +1,17 @@
-import { give, partOfGive, poseOf, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
+import { give, partOfGive, poseOf, type Joints, type Picture, type SceneBrief, type TraitSheet } from '@urbild/core';
 import type { RenderRequest, RequestInfluence } from '../contract/request';
 import type { InfluenceRemark } from '../contract/result';
 import type { Environment } from '../painter/light/environment';
 import type { LayoutHints } from '../painter/places';
 import { lightOfBrief } from '../staging/lightOfBrief';
 import { mixLight } from '../staging/light';
+import { somebodyIn } from '../understand/areas/somebody';
+import { jointsOfFigure } from '../understand/lines/stickFigures';
+import { readPicture } from '../understand/readPicture';
 import { apply } from '../synthesis/applied';
 import type { SynthesisPlan } from '../synthesis/plan';
 import type { LoadedPicture } from './action';
+import { areasOf } from './areas';
 import { ACTIONS } from './index';
 import { decideIdentities, sheetOf, type Identities } from './identities';
 
@@ -32,6 +36,7 @@ export function directPainter(
   const { influences, balance } = request;
   const sheets = sheetsOf(influences, loaded);
   const pose = poseHint(loaded, plan);
+  const areas = areasHint(loaded, influences, plan);
   const identities = decideIdentities(brief, { influences, balance }, sheets);
   const empty = influences.filter((i, k) => {
     const own = loaded.filter((p) => p.influence === k);
@@ -42,6 +47,7 @@ export function directPainter(
     hints: {
       ...horizonHint(loaded, influences, plan),
       ...subjectHint(loaded, influences, plan),
+      ...areas,
       ...pose.hint,
     },
     light: lightOf(brief, loaded, influences, plan),
@@ -125,6 +131,37 @@ function subjectHint(
   };
 }
 
+/** The areas of the picture that pulls most, and its figure of lines: two arrangements cannot be mixed into a third. */
+function areasHint(
+  loaded: readonly LoadedPicture[],
+  influences: readonly RequestInfluence[],
+  plan: SynthesisPlan,
+): Pick<LayoutHints, 'areas' | 'horizon' | 'subject' | 'pose'> {
+  const pulls = loaded.flatMap((p) => {
+    const pull = plan.layout[p.influence] * plan.layoutOver;
+    const wish = pull > 0 ? ACTIONS[influences[p.influence].gives].areas?.(p.told, pull) : undefined;
+    return wish ? [{ ...p, wish }] : [];
+  });
+  const strongest = pulls.reduce<(typeof pulls)[number] | undefined>(
+    (best, p) => (p.wish.weight * p.part > (best ? best.wish.weight * best.part : 0) ? p : best),
+    undefined,
+  );
+  const areas = strongest && areasOf(strongest.picture, strongest.wish);
+  if (!areas) return {};
+  apply(plan, 'layout', strongest.influence, plan.layout[strongest.influence]);
+  const seen = strongest.told.horizon === undefined ? areas.horizon : undefined;
+  const joints = strongest.told.joints ? undefined : figureIn(strongest.picture);
+  const pose = joints && poseOf(joints, aspectOf(strongest.picture));
+  const box = strongest.told.joints ? undefined : somebodyIn(readPicture(strongest.picture));
+  const somebody = box && { x: (box.left + box.right) / 2, y: box.bottom, height: box.bottom - box.top };
+  return {
+    areas,
+    ...(seen !== undefined && { horizon: { at: seen, share: areas.share } }),
+    ...(somebody && { subject: { ...somebody, share: areas.share } }),
+    ...(pose && { pose: { ...pose, share: areas.share } }),
+  };
+}
+
 /** The pose of the strongest picture that has one, and the influences of whose pictures one has none. */
 function poseHint(
   loaded: readonly LoadedPicture[],
@@ -135,7 +172,8 @@ function poseHint(
   for (const { influence, part, told, picture } of loaded) {
     const share = plan.pose[influence] * part;
     if (share <= 0) continue;
-    const pose = told.joints && poseOf(told.joints, aspectOf(picture));
+    const joints = told.joints ?? figureIn(picture);
+    const pose = joints && poseOf(joints, aspectOf(picture));
     if (!pose) without.add(influence);
     // two poses cannot be mixed into a third: the strongest one counts, as far as its own share goes
     else if (share > (best?.share ?? 0)) best = { share, influence, pose };
@@ -143,6 +181,13 @@ function poseHint(
   if (!best) return { hint: {}, without };
   const share = Math.min(1, apply(plan, 'pose', best.influence, best.share));
   return { hint: { pose: { ...best.pose, share } }, without };
+}
+
+/** The joints of a figure of lines, where a picture has one. */
+function figureIn(picture: Picture): Joints | undefined {
+  const { figures, width, height } = readPicture(picture);
+  const [largest] = [...figures].sort((a, b) => b.radius - a.radius);
+  return largest && jointsOfFigure(largest, width, height);
 }
 
 const aspectOf = ({ width, height }: Picture): number => width / height;

@@ -1,4 +1,11 @@
+import { give } from '@urbild/core';
 import { horizonOf } from '../understand/horizon';
 import type { GiveAction } from './action';
 
-export const everything: GiveAction = { horizon: horizonOf };
+/** What it pulls on the layout at weight 1. */
+const WHOLE = give('everything').factors.layout ?? 1;
+
+export const everything: GiveAction = {
+  horizon: horizonOf,
+  areas: (_, pull) => ({ weight: pull / WHOLE, itself: true }),
+};

@@ -1,7 +1,7 @@
 import { mixLch, type SceneBrief } from '@urbild/core';
 import type { TraitPulls } from '../people/fromTraits';
 import { environmentFor, type Environment } from '../light/environment';
-import { PLACE_PAINTERS, type LayoutHints, type Staging } from '../places';
+import { layOutAreas, PLACE_PAINTERS, type LayoutHints, type Staging } from '../places';
 import { paintPrecipitation } from '../sky/precipitation';
 import { REGION } from '../scene/region';
 import { Scene } from '../scene/scene';
@@ -61,11 +61,13 @@ export function compose(
   const close = bodies.length > 0 && (brief.framing === 'portrait' || brief.framing === 'half figure');
   const crew = water && !close && brief.place !== 'market quay' ? crewOf(actors) : [];
   const onFoot = actors.some((a) => (a.zone === 'lane' || a.zone === 'small') && !crew.includes(a)) && !close;
-  const staging = hinted(
-    PLACE_PAINTERS[brief.place](scene, { hints: withCamera(brief, hints), onFoot, named: namedThings(brief) }),
-    hints,
-    scene,
-  );
+  const place = PLACE_PAINTERS[brief.place](scene, {
+    hints: withCamera(brief, hints),
+    onFoot,
+    named: namedThings(brief),
+  });
+  const staging = hinted(hints.areas ? layOutAreas(scene, place, hints.areas) : place, hints, scene);
+  if (hints.areas?.alone) return scene;
   if (!close) scene.horizon = staging.horizon;
   if (close) paintClose(scene, brief, actors, staging, hints);
   else paintWhole(scene, brief, actors, crew, staging, hints);

@@ -23,6 +23,8 @@ import { stiltVillage } from './stiltVillage';
 import { townSquare } from './townSquare';
 import { villageStreet } from './villageStreet';
 
+export type { AreaHint, AreasHint } from './areasHint';
+export { layOutAreas } from './laidOut';
 export type { LayoutHints, Place, Setting, Staging } from './place';
 
 /** The painter of every place: one file and one line each. */

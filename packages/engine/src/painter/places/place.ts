@@ -1,6 +1,7 @@
 import { clamp, lerp } from '@urbild/core';
 import type { PoseHint } from '../people/personPlace';
 import type { Scene } from '../scene/scene';
+import type { AreasHint } from './areasHint';
 
 /** Where people, boats and things go in a painted place; lengths in px. */
 export interface Staging {
@@ -38,6 +39,8 @@ export interface LayoutHints {
   };
   /** Middle of the subject's feet and its height, and how far they overrule the place. */
   readonly subject?: { readonly x: number; readonly y: number; readonly height: number; readonly share: number };
+  /** Areas of a reference that the place is laid out by. */
+  readonly areas?: AreasHint;
   /** How the first person is held. */
   readonly pose?: PoseHint;
   /** How far the first person has gone from its place, in parts of the width, and where in its stride it is, 0..1. */

@@ -39,34 +39,40 @@ export function paintSky(scene: Scene, horizon: number, sunX = 0.68): SkyLight |
       pen.shape(ellipse(x, y, radius, radius, 0, 8), [0.95, 0.03, 90], { plain: true, alpha });
     }
     if (!e.sun) return;
-    const { elevation, radius: size, colour, glow, moon } = e.sun;
-    const x = W * sunX;
-    const y = horizon * (1 - elevation) - (moon ? 0 : size * 0.2);
-    const radius = size * u;
-    at = { x, y };
-    scene.sun = at;
-    pen.glow(x, y, radius * 9, colour, 0.42 * glow);
-    pen.glow(x, y, radius * 3.4, colour, 0.5 * glow);
-    const disc = pen
-      .with({ region: REGION.sun })
-      .shape(wobble(ellipse(x, y, radius, radius), 0.8, 20, 3), colour, { plain: true });
-    if (moon) {
-      scene.inside(disc, () => {
-        for (const [a, b, q] of [
-          [-0.3, -0.2, 0.26],
-          [0.25, 0.1, 0.2],
-          [-0.1, 0.4, 0.16],
-          [0.35, -0.4, 0.12],
-        ]) {
-          pen.shape(ellipse(x + a * radius, y + b * radius, q * radius, q * radius * 0.85), [0.86, 0.03, 110], {
-            alpha: 0.4,
-            plain: true,
-          });
-        }
+    const { elevation, radius: size, moon } = e.sun;
+    at = { x: W * sunX, y: horizon * (1 - elevation) - (moon ? 0 : size * 0.2) };
+    paintSunAt(scene, at);
+  });
+  return at;
+}
+
+/** Paints the sun or moon of the light at a place (px), if it has one, and notes where it stands. */
+export function paintSunAt(scene: Scene, { x, y }: SkyLight): void {
+  const { light: e, unit: u } = scene;
+  if (!e.sun) return;
+  const pen = scene.pen({ region: REGION.sky, depth: 1, raw: true });
+  const { radius: size, colour, glow, moon } = e.sun;
+  const radius = size * u;
+  scene.sun = { x, y };
+  pen.glow(x, y, radius * 9, colour, 0.42 * glow);
+  pen.glow(x, y, radius * 3.4, colour, 0.5 * glow);
+  const disc = pen
+    .with({ region: REGION.sun })
+    .shape(wobble(ellipse(x, y, radius, radius), 0.8, 20, 3), colour, { plain: true });
+  if (!moon) return;
+  scene.inside(disc, () => {
+    for (const [a, b, q] of [
+      [-0.3, -0.2, 0.26],
+      [0.25, 0.1, 0.2],
+      [-0.1, 0.4, 0.16],
+      [0.35, -0.4, 0.12],
+    ]) {
+      pen.shape(ellipse(x + a * radius, y + b * radius, q * radius, q * radius * 0.85), [0.86, 0.03, 110], {
+        alpha: 0.4,
+        plain: true,
       });
     }
   });
-  return at;
 }
 
 /** How a bank of clouds looks; colours are final. */

@@ -1,0 +1,73 @@
+import type { Box } from '@urbild/core';
+import type { SeenPicture } from '../readPicture';
+import type { Naming } from './naming';
+
+/** The head of a stick figure, and the pieces between its limbs, which are not things. */
+export function nameFigures(naming: Naming): void {
+  for (const { head, radius, joints } of naming.grounds.figures) {
+    const points = Object.values(joints);
+    const [left, right] = [Math.min(...points.map((p) => p[0])) - 12, Math.max(...points.map((p) => p[0])) + 12];
+    const [top, bottom] = [head[1] - radius * 2.5, Math.max(...points.map((p) => p[1])) + 4];
+    for (const [k, a] of naming.unnamed()) {
+      if (Math.hypot(a.x - head[0], a.y - head[1]) < radius * 0.9 && a.width < radius * 2.6 && a.height < radius * 2.6)
+        naming.name(k, 'person', 'the head of a stick figure');
+      else if (a.share < 0.01 && a.left >= left && a.right <= right && a.top >= top && a.bottom <= bottom)
+        naming.name(k, 'person', 'between the limbs of a stick figure');
+    }
+  }
+}
+
+/** A small disc over a trunk not wider than five of it is somebody: head, trunk, and what small things touch them. */
+export function nameColouredPeople(naming: Naming): void {
+  const { drawnBy, grey } = naming.grounds;
+  if (drawnBy === 'lines' || grey) return;
+  const framed = (k: number) => {
+    const { edge } = naming.form(k)!;
+    return edge.left + edge.right + edge.top > 0;
+  };
+  for (const [i, head] of naming.unnamed()) {
+    const small = head.share < 0.012 && head.share > 0.0006;
+    if (!small || head.roundness < 0.72 || Math.abs(head.width / head.height - 1) > 0.4) continue;
+    for (const [j, trunk] of naming.unnamed()) {
+      if (j === i || naming.kindOf(i) || framed(j)) continue;
+      if (Math.abs(trunk.top - head.bottom) > head.height * 0.6 || Math.abs(trunk.x - head.x) > head.width) continue;
+      if (trunk.width > 5 * head.width || trunk.height < 0.9 * head.height || trunk.height > 6 * head.height) continue;
+      naming.name(i, 'person', 'a small disc over a trunk');
+      naming.name(j, 'person', 'a trunk under a small disc');
+      for (const [k, limb] of naming.unnamed()) {
+        const near = limb.left > trunk.left - 3.5 * head.width && limb.right < trunk.right + 3.5 * head.width;
+        if (
+          limb.share < 0.01 &&
+          near &&
+          !framed(k) &&
+          limb.top > head.top - 3 * head.height &&
+          (trunk.beside.has(k) || head.beside.has(k))
+        )
+          naming.name(k, 'person', 'hangs together with somebody');
+      }
+    }
+  }
+}
+
+/** The box around the largest person of a picture, in parts of it: a stick figure, or areas that are somebody; undefined where there is none. */
+export function somebodyIn({ figures, forms, kinds, width: w, height: h }: SeenPicture): Box | undefined {
+  const [figure] = [...figures].sort((a, b) => b.radius - a.radius);
+  if (figure) {
+    const points = Object.values(figure.joints);
+    const xs = points.map((p) => p[0]);
+    return {
+      left: Math.min(figure.head[0] - figure.radius, ...xs) / w,
+      right: Math.max(figure.head[0] + figure.radius, ...xs) / w,
+      top: (figure.head[1] - figure.radius) / h,
+      bottom: Math.max(...points.map((p) => p[1])) / h,
+    };
+  }
+  const parts = forms.flatMap((form, k) => (form && kinds.get(k)?.kind === 'person' ? [form] : []));
+  if (!parts.length) return undefined;
+  return {
+    left: Math.min(...parts.map((f) => f.left)) / w,
+    right: Math.max(...parts.map((f) => f.right)) / w,
+    top: Math.min(...parts.map((f) => f.top)) / h,
+    bottom: Math.max(...parts.map((f) => f.bottom)) / h,
+  };
+}
