@@ -7,6 +7,7 @@ export {
   PATTERNED,
   FAMILIES,
   PEOPLE_FAMILIES,
+  SCENE_FAMILIES,
   type FamilyPicture,
   type FamilyTruth,
   type ForeignFamily,

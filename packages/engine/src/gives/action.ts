@@ -1,6 +1,5 @@
 import type { Picture, SceneBrief, TraitSheet } from '@urbild/core';
 import type { Environment } from '../painter/light/environment';
-import type { LayoutHints } from '../painter/places';
 import type { Stage } from '../painter/paint';
 import type { RenderRequest, RequestInfluence, RequestPicture } from '../contract/request';
 import type { InfluenceRemark } from '../contract/result';
@@ -26,9 +25,6 @@ export interface ChangedStage {
   readonly mapped: { readonly labels: Uint8Array; readonly shown: Uint8Array };
   readonly figures: Stage['figures'];
   readonly depth: () => Uint8Array;
-  readonly hints: LayoutHints;
-  /** Sum of the pulls on the layout where it is above 1, else 1. */
-  readonly layoutOver: number;
   readonly checkpoint: () => void;
 }
 

@@ -1,25 +1,27 @@
-import { clamp, labToLch, lerp, smoothstep, type Lch, type Picture } from '@urbild/core';
+import { clamp, lerp, smoothstep, type Box, type Picture } from '@urbild/core';
 import type { AreaHint, AreasHint } from '../painter/places';
 import { flowStrokes } from '../understand/areas/flow';
+import { outlinesOf, type Ring } from '../understand/areas/outlines';
 import { CROWN, GABLE, OPENING_IN_HOUSE } from '../understand/areas/simpleForms';
-import { grow, type AreaLabels } from '../understand/areas/faces';
-import { outlinesOf } from '../understand/areas/outlines';
-import { outlineOfFigure } from '../understand/lines/stickFigures';
-import { readPicture, type SeenPicture } from '../understand/readPicture';
+import { readPicture } from '../understand/readPicture';
+import { endsOf, groupsOf, horizonIn, linesOf, middlesOf, ranksOf, withoutPeople } from './areaFacts';
 
-/** How areas of a reference act at a weight, 0..2: as an arrangement, or as the picture itself, which keeps its colours. */
+/** How areas of a reference act at a weight, 0..2. */
 export interface AreasWish {
   readonly weight: number;
+  /** As the picture itself, which keeps its colours; else as an arrangement in the colours of the stage. */
   readonly itself: boolean;
+  /** From this weight on the reference is drawn by itself, without what the words name; never when absent. */
+  readonly aloneFrom?: number;
 }
 
 /** Weights between which areas take the place over, and between which they come to their own colours. */
 const COMING = [0.12, 0.45] as const;
 const COLOURING = [0.35, 0.65] as const;
-/** From this weight on a reference that gives everything is drawn by itself, without what the words name. */
-const ALONE = 0.9;
 /** How closely outlines follow, in parts of the longer side: loosely up to the first weight, closely from the second on. */
 const CLOSENESS = { from: 0.4, to: 1.5, loose: 0.016, close: 0.0025 } as const;
+/** A reference whose sides differ from the picture's by less than this factor is stretched a little; others are cut to it. */
+const STRETCHED = 1.15;
 
 /** What is part of something larger, by why it was named. */
 const PARTS: Readonly<Record<string, AreaHint['part']>> = {
@@ -28,21 +30,32 @@ const PARTS: Readonly<Record<string, AreaHint['part']>> = {
   [CROWN]: 'crown',
 };
 
+/** What areas are laid out for: the size of the picture, and whoever else is known to stand in the reference, in parts of it. */
+export interface AreasFrame {
+  readonly width: number;
+  readonly height: number;
+  readonly somebody?: Box;
+}
+
 /** The areas of a picture as the painter lays them out; undefined where the weight asks for none. */
-export function areasOf(picture: Picture, { weight, itself }: AreasWish): AreasHint | undefined {
+export function areasOf(picture: Picture, wish: AreasWish, frame: AreasFrame): AreasHint | undefined {
+  const { weight, itself, aloneFrom = Infinity } = wish;
   const share = smoothstep(...COMING, weight);
-  const alone = itself && weight >= ALONE;
-  const ownColours = itself ? smoothstep(...COLOURING, weight) : 0;
   if (share <= 0.01) return undefined;
+  const alone = weight >= aloneFrom;
+  const ownColours = itself ? smoothstep(...COLOURING, weight) : 0;
   const seen = readPicture(picture);
   const { width: w, height: h } = seen;
+  const fit = fitTo(frame, w, h);
   const near = smoothstep(CLOSENESS.from, CLOSENESS.to, weight);
   const tolerance = lerp(CLOSENESS.loose, CLOSENESS.close, near) * Math.max(w, h);
-  const outlines = outlinesOf(alone ? seen.labels : withoutPeople(seen), w, h, { tolerance, smooth: 2 });
+  const outlines = outlinesOf(alone ? seen.labels : withoutPeople(seen, frame.somebody), w, h, {
+    tolerance,
+    smooth: 2,
+  });
   const strokes = ownColours > 0 ? flowStrokes(seen, near) : undefined;
-  const groups = groupsOf(seen);
-  const middles = middlesOf(seen);
-  const ranks = ranksOf(seen);
+  const [groups, middles, ranks] = [groupsOf(seen), middlesOf(seen), ranksOf(seen)];
+  const horizon = horizonIn(seen);
   const areas = seen.forms.flatMap((form, k): AreaHint[] => {
     const rings = outlines[k];
     if (!form || !rings?.length) return [];
@@ -50,136 +63,38 @@ export function areasOf(picture: Picture, { weight, itself }: AreasWish): AreasH
     return [
       {
         kind,
-        ...{ share: form.share, group: groups[k], nth: ranks.get(k)!, tone: form.lab[0] / 100 - middles.get(kind)! },
         part: PARTS[why],
-        outlines: [...rings]
-          .sort((a, b) => b.length - a.length)
-          .map((ring) => ring.map(([x, y]) => [x / w, y / h] as const)),
+        ...{ share: form.share, group: groups[k], nth: ranks.get(k)!, tone: form.lab[0] / 100 - middles.get(kind)! },
+        outlines: outerFirst(rings).map((ring) => ring.map(([x, y]) => fit(x / w, y / h))),
         colours: endsOf(seen, k),
-        strokes: strokes?.get(k) ?? [],
+        strokes: (strokes?.get(k) ?? []).map((s) => ({ ...s, path: s.path.map(([x, y]) => fit(x, y)) })),
       },
     ];
   });
+  const lines = ownColours > 0 ? linesOf(seen).filter(({ of }) => alone || !of) : [];
   return {
-    areas,
-    share,
-    ownColours,
-    alone,
-    lines: ownColours > 0 ? linesOf(seen).filter(({ of }) => alone || !of) : [],
-    horizon: horizonOf(seen),
+    ...{ areas, share, ownColours, alone },
+    lines: lines.map((l) => ({ ...l, path: l.path.map(([x, y]) => fit(x, y)) })),
+    horizon: horizon === undefined ? undefined : clamp(fit(0.5, horizon)[1], 0.1, 0.9),
   };
 }
 
-/** The areas of a picture as they go on behind people: those of the words stand there. */
-function withoutPeople({ labels, kinds, width: w, height: h }: SeenPicture): AreaLabels {
-  const of = labels.of.map((k) => (kinds.get(k)?.kind === 'person' ? 0 : k));
-  grow(of, w, h);
-  return { of, count: labels.count };
-}
+/** The outlines of an area, the one around it first, its holes after it. */
+const outerFirst = (rings: readonly Ring[]): Ring[] => {
+  const size = (ring: Ring) =>
+    Math.abs(
+      ring.reduce((s, [x, y], k) => s + x * ring[(k + 1) % ring.length][1] - ring[(k + 1) % ring.length][0] * y, 0),
+    );
+  return [...rings].sort((a, b) => size(b) - size(a));
+};
 
-/** The number of every area among those of its kind, the largest first. */
-function ranksOf({ forms, kinds }: SeenPicture): ReadonlyMap<number, number> {
-  const seen = new Map<string, number>();
-  const sorted = [...kinds].sort(([a], [b]) => (forms[b]?.size ?? 0) - (forms[a]?.size ?? 0));
-  return new Map(
-    sorted.map(([k, { kind }]) => {
-      const nth = seen.get(kind) ?? 0;
-      seen.set(kind, nth + 1);
-      return [k, nth];
-    }),
-  );
-}
+/** A place of a reference, in parts of it, as a place of the picture that it covers. */
+export type Fit = (x: number, y: number) => readonly [number, number];
 
-/** Mean lightness of every kind, L 0..1. */
-function middlesOf({ forms, kinds }: SeenPicture): ReadonlyMap<string, number> {
-  const sums = new Map<string, { L: number; n: number }>();
-  forms.forEach((form, k) => {
-    if (!form) return;
-    const { kind } = kinds.get(k)!;
-    const s = sums.get(kind) ?? { L: 0, n: 0 };
-    sums.set(kind, { L: s.L + form.lab[0] * form.size, n: s.n + form.size });
-  });
-  return new Map([...sums].map(([kind, { L, n }]) => [kind, L / n / 100]));
-}
-
-/** Areas of one kind that touch are one building, one tree. */
-function groupsOf({ forms, kinds }: SeenPicture): readonly number[] {
-  const group = forms.map((_, k) => k);
-  const find = (k: number): number => (group[k] === k ? k : find(group[k]));
-  forms.forEach((form, k) => {
-    for (const j of form?.beside.keys() ?? []) if (kinds.get(j)?.kind === kinds.get(k)?.kind) group[find(j)] = find(k);
-  });
-  return group.map((_, k) => find(k));
-}
-
-/** The colour of an area at its top and at its foot: a straight line over its height (least squares). */
-function endsOf({ labels, forms, planes, width: w }: SeenPicture, k: number): [Lch, Lch] {
-  const { top, bottom, left, right, lab } = forms[k]!;
-  const middle = (top + bottom) / 2;
-  let [n, meanY] = [0, 0];
-  const each = (take: (i: number, y: number) => void) => {
-    for (let y = top; y <= bottom; y++)
-      for (let x = left; x <= right; x++) if (labels.of[y * w + x] === k) take(y * w + x, y);
-  };
-  each((_, y) => {
-    n++;
-    meanY += y - middle;
-  });
-  meanY /= n || 1;
-  let spread = 0;
-  const slopes = [0, 0, 0];
-  const means = [0, 0, 0];
-  each((i, y) => {
-    const dy = y - middle - meanY;
-    spread += dy * dy;
-    planes.forEach((p, c) => {
-      slopes[c] += dy * (p[i] - lab[c]);
-      means[c] += p[i] / n;
-    });
-  });
-  const at = (y: number): Lch => {
-    const [L, A, B] = means.map((v, c) => v + (spread ? slopes[c] / spread : 0) * (y - middle - meanY));
-    return labToLch([clamp(L / 100, 0.02, 0.99), A / 400, B / 400]);
-  };
-  return [at(top), at(bottom)];
-}
-
-/** The drawn lines of a picture that is drawn by lines, in their ink, and its figures of lines. */
-function linesOf(seen: SeenPicture): AreasHint['lines'] {
-  const { drawnBy, strokes, figures, planes, making, width: w, height: h } = seen;
-  if (drawnBy !== 'lines') return [];
-  const inkAt = ([x, y]: readonly [number, number]): Lch => {
-    const i = Math.round(y) * w + Math.round(x);
-    return labToLch([planes[0][i] / 100, planes[1][i] / 400, planes[2][i] / 400]);
-  };
-  const width = Math.max(1, making.lines.width) / w;
-  const drawn = strokes.map((s) => s.points).filter((p) => p.length > 3);
-  const [ink] = drawn.map((p) => inkAt(p[p.length >> 1])).sort((a, b) => a[0] - b[0]);
-  const line = (points: readonly (readonly [number, number])[], colour: Lch) => ({
-    path: points.map(([x, y]) => [x / w, y / h] as const),
-    width,
-    colour,
-  });
-  return [
-    ...drawn.map((p) => line(p, inkAt(p[p.length >> 1]))),
-    ...figures.flatMap((f) =>
-      outlineOfFigure(f).map((p) => ({ ...line(p, ink ?? [0.3, 0, 0]), of: 'person' as const })),
-    ),
-  ];
-}
-
-/** Where the ground that runs to the foot of the picture, or water, begins: hills beyond rise above that. Undefined without any. */
-function horizonOf({ forms, kinds, labels, width: w, height: h }: SeenPicture): number | undefined {
-  const near = new Set<number>();
-  for (const [k, { kind }] of kinds)
-    if (kind === 'water' || (kind === 'ground' && (forms[k]?.edge.bottom ?? 0) > 0)) near.add(k);
-  const tops: number[] = [];
-  for (let x = 0; x < w; x += 2) {
-    let y = 0;
-    while (y < h && !near.has(labels.of[y * w + x])) y++;
-    if (y < h) tops.push(y / h);
-  }
-  tops.sort((a, b) => a - b);
-  // what stands on the ground hides where it begins
-  return tops.length > w / 8 ? clamp(tops[Math.floor(tops.length * 0.25)], 0.2, 0.85) : undefined;
+/** How a reference of w x h covers a picture: stretched a little, or cut to it about its middle. */
+export function fitTo({ width, height }: Pick<AreasFrame, 'width' | 'height'>, w: number, h: number): Fit {
+  const wider = (width / height) * (h / w);
+  if (wider < STRETCHED && wider > 1 / STRETCHED) return (x, y) => [x, y];
+  const [kx, ky] = wider > 1 ? [1, wider] : [1 / wider, 1];
+  return (x, y) => [0.5 + (x - 0.5) * kx, 0.5 + (y - 0.5) * ky];
 }

@@ -6,12 +6,13 @@ import type { LayoutHints } from '../painter/places';
 import { lightOfBrief } from '../staging/lightOfBrief';
 import { mixLight } from '../staging/light';
 import { somebodyIn } from '../understand/areas/somebody';
+import { subjectOf } from '../understand/subject';
 import { jointsOfFigure } from '../understand/lines/stickFigures';
 import { readPicture } from '../understand/readPicture';
 import { apply } from '../synthesis/applied';
 import type { SynthesisPlan } from '../synthesis/plan';
 import type { LoadedPicture } from './action';
-import { areasOf } from './areas';
+import { areasOf, fitTo } from './areas';
 import { ACTIONS } from './index';
 import { decideIdentities, sheetOf, type Identities } from './identities';
 
@@ -36,7 +37,7 @@ export function directPainter(
   const { influences, balance } = request;
   const sheets = sheetsOf(influences, loaded);
   const pose = poseHint(loaded, plan);
-  const areas = areasHint(loaded, influences, plan);
+  const areas = areasHint(loaded, request, plan);
   const identities = decideIdentities(brief, { influences, balance }, sheets);
   const empty = influences.filter((i, k) => {
     const own = loaded.filter((p) => p.influence === k);
@@ -134,32 +135,49 @@ function subjectHint(
 /** The areas of the picture that pulls most, and its figure of lines: two arrangements cannot be mixed into a third. */
 function areasHint(
   loaded: readonly LoadedPicture[],
-  influences: readonly RequestInfluence[],
+  { influences, width, height }: RenderRequest,
   plan: SynthesisPlan,
 ): Pick<LayoutHints, 'areas' | 'horizon' | 'subject' | 'pose'> {
   const pulls = loaded.flatMap((p) => {
     const pull = plan.layout[p.influence] * plan.layoutOver;
-    const wish = pull > 0 ? ACTIONS[influences[p.influence].gives].areas?.(p.told, pull) : undefined;
+    const { gives } = influences[p.influence];
+    const wish = pull > 0 ? ACTIONS[ACTIONS[gives].servesAs?.(p.picture) ?? gives].areas?.(p.told, pull) : undefined;
     return wish ? [{ ...p, wish }] : [];
   });
   const strongest = pulls.reduce<(typeof pulls)[number] | undefined>(
     (best, p) => (p.wish.weight * p.part > (best ? best.wish.weight * best.part : 0) ? p : best),
     undefined,
   );
-  const areas = strongest && areasOf(strongest.picture, strongest.wish);
+  if (!strongest) return {};
+  const { picture, told, wish } = strongest;
+  const known = told.joints ? subjectOf(picture, told)?.box : undefined;
+  const areas = areasOf(picture, wish, { width, height, somebody: known });
   if (!areas) return {};
   apply(plan, 'layout', strongest.influence, plan.layout[strongest.influence]);
-  const seen = strongest.told.horizon === undefined ? areas.horizon : undefined;
-  const joints = strongest.told.joints ? undefined : figureIn(strongest.picture);
-  const pose = joints && poseOf(joints, aspectOf(strongest.picture));
-  const box = strongest.told.joints ? undefined : somebodyIn(readPicture(strongest.picture));
-  const somebody = box && { x: (box.left + box.right) / 2, y: box.bottom, height: box.bottom - box.top };
+  const { share, horizon } = areas;
+  // a place is where others stand, not how
+  const posed = influences[strongest.influence].gives !== 'place';
+  const joints = posed && !told.joints ? figureIn(picture) : undefined;
+  const pose = joints && poseOf(joints, aspectOf(picture));
   return {
     areas,
-    ...(seen !== undefined && { horizon: { at: seen, share: areas.share } }),
-    ...(somebody && { subject: { ...somebody, share: areas.share } }),
-    ...(pose && { pose: { ...pose, share: areas.share } }),
+    ...(told.horizon === undefined && horizon !== undefined && { horizon: { at: horizon, share } }),
+    ...(posed && !told.joints && subjectIn(picture, { width, height }, share)),
+    ...(pose && { pose: { ...pose, share } }),
   };
+}
+
+/** Where whoever is seen in a picture stands, as a place of the picture that it covers. */
+function subjectIn(
+  picture: Picture,
+  frame: { width: number; height: number },
+  share: number,
+): Pick<LayoutHints, 'subject'> {
+  const box = somebodyIn(readPicture(picture));
+  if (!box) return {};
+  const fit = fitTo(frame, picture.width, picture.height);
+  const [x, y] = fit((box.left + box.right) / 2, box.bottom);
+  return { subject: { x, y, height: y - fit(0.5, box.top)[1], share } };
 }
 
 /** The pose of the strongest picture that has one, and the influences of whose pictures one has none. */

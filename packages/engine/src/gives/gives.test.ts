@@ -5,6 +5,7 @@ import {
   drawnFace,
   feltPlan,
   photographedHills,
+  redKettle,
   signShape,
   stickDancer,
   type ForeignPicture,
@@ -141,7 +142,7 @@ describe('changes of the stage', () => {
     const plan = planSynthesis(influences, 1);
     const loaded = of.map(([, picture], k) => ({ influence: k, part: 1, told: { content: 'x', weight: 1 }, picture }));
     const stage = { labels: new Uint8Array(W * H), figures: [], depth: () => new Uint8Array(W * H) };
-    const changes = stageChanges(stage, loaded, { request: asked, hints: {}, plan, checkpoint: () => {} });
+    const changes = stageChanges(stage, loaded, { request: asked, plan, checkpoint: () => {} });
     return { changes, plan, loaded, asked };
   }
   test('a look and a palette change nothing of it; a shape of weight 0 neither', () => {
@@ -158,7 +159,7 @@ describe('changes of the stage', () => {
   test('a silhouette comes last, whatever the order of the lanes', () => {
     const { changes, plan } = changed([
       [{ gives: 'shape' }, sign],
-      [{ gives: 'place' }, hills],
+      [{ gives: 'thing' }, read(redKettle())],
     ]);
     expect(changes).toHaveLength(2);
     changes[0](grey(0.5));
@@ -169,7 +170,10 @@ describe('changes of the stage', () => {
   test('a toned drawing is a layout, and the remark says so', () => {
     const { loaded, asked, changes } = changed([[{ gives: 'shape' }, hills]]);
     expect(pictureRemarks(asked, loaded)).toEqual([{ influence: '0', kind: 'toned-shape' }]);
-    expect(changes).toHaveLength(1);
+    // an arrangement is the painter's: nothing is laid over what it painted
+    expect(changes).toHaveLength(0);
+    expect(directed({ gives: 'shape' }, hills).hints.areas).toMatchObject({ ownColours: 0, alone: false });
+    expect(directed({ gives: 'shape' }, sign).hints.areas).toBeUndefined();
     expect(ACTIONS.shape.servesAs!(sign)).toBeUndefined();
     expect(ACTIONS.shape.servesAs!(read(feltPlan()))).toBeDefined();
   });

@@ -1,7 +1,6 @@
 import type { Gives } from '@urbild/core';
 import type { RenderRequest } from '../contract/request';
 import type { InfluenceRemark } from '../contract/result';
-import type { LayoutHints } from '../painter/places';
 import type { Stage } from '../painter/paint';
 import { apply } from '../synthesis/applied';
 import type { SynthesisPlan } from '../synthesis/plan';
@@ -9,7 +8,7 @@ import type { LoadedPicture, Pull, StageChange } from './action';
 import { ACTIONS } from './index';
 
 /** What changes a stage, in the order in which it is done. */
-const ORDER: readonly Gives[] = ['layout', 'place', 'thing', 'shape'];
+const ORDER: readonly Gives[] = ['layout', 'thing', 'shape'];
 /** Shares that nobody would see. */
 const UNSEEN = 0.005;
 
@@ -26,23 +25,22 @@ export const pictureRemarks = (
 /** What is known when references change a stage. */
 export interface StageContext {
   readonly request: RenderRequest;
-  readonly hints: LayoutHints;
   readonly plan: SynthesisPlan;
   /** Throws to stop. */
   readonly checkpoint: () => void;
 }
 
 /**
- * What references do to a painted stage before looks are laid over it: masses of layouts, backdrops, things, silhouettes, in
+ * What references do to a painted stage before looks are laid over it: what maps say, things, silhouettes, in
  * this order. The result does the same to any picture of the stage's size; `labels` is changed where things are set.
  */
 export function stageChanges(
   { labels, figures, depth }: Pick<Stage, 'labels' | 'figures'> & { readonly depth: () => Uint8Array },
   loaded: readonly LoadedPicture[],
-  { request, hints, plan, checkpoint }: StageContext,
+  { request, plan, checkpoint }: StageContext,
 ): StageChange[] {
   const mapped = { labels: labels.slice(), shown: labels };
-  const stage = { request, labels, mapped, figures, depth, hints, layoutOver: plan.layoutOver, checkpoint };
+  const stage = { request, labels, mapped, figures, depth, checkpoint };
   const pulls = loaded.flatMap((p) => pullsOf(p, request, plan));
   return ORDER.flatMap((gives) => {
     // those that serve as something else come after those that are it

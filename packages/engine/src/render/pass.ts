@@ -74,7 +74,6 @@ export function renderPass(
   const { figures } = stage;
   const changes = stageChanges({ labels, figures, depth: () => stage.depth() }, loaded, {
     request,
-    hints: direction.hints,
     plan,
     checkpoint,
   });
@@ -144,9 +143,9 @@ function holding(
 ): Holding {
   const [frame, at] = [request.frame!, request.hold!.at];
   const there = { ...request, frame: { ...frame, at } };
-  const { stage, direction } = paintScene(there, plan, loaded, checkpoint);
+  const { stage } = paintScene(there, plan, loaded, checkpoint);
   const maps = { labels: stage.labels(), figures: stage.figures, depth: () => stage.depth() };
-  const changes = stageChanges(maps, loaded, { request: there, hints: direction.hints, plan, checkpoint });
+  const changes = stageChanges(maps, loaded, { request: there, plan, checkpoint });
   const { width, height } = picture;
   return {
     picture,

@@ -15,7 +15,7 @@ import { paintStage } from '../painter/paint';
 import { isFigure, REGION, type Region } from '../painter/scene/region';
 import { fillClasses, NOTHING, type ClassedPicture } from './fillClasses';
 import { before, fillHoles, holdOf } from './ground';
-import { changedOver } from './masses';
+import { changedOver } from './changeOver';
 
 /** Longer side of the picture whose masses change over one after the other, px. */
 const SIDE = 160;

@@ -29,8 +29,6 @@ import { influence } from '../testing';
 import { decideIdentities } from '../gives/identities';
 import { environmentLike, lightSide, mixLight } from './light';
 import { fillHoles } from './ground';
-import { rearrange } from './masses';
-import { backdropOf } from './backdrop';
 import { fillShape, shapeFaults, silhouette } from './silhouette';
 import { subjectAlpha, subjectOf } from '../understand/subject';
 import { setThing } from './setThing';
@@ -192,44 +190,6 @@ describe('light', () => {
 });
 
 describe('masses', () => {
-  test('the stage is arranged as the reference, in its own colours, and the figure stays', () => {
-    const stage = flat(120, 90, [0.8, -0.02, -0.06]);
-    const labels = new Uint8Array(120 * 90).fill(REGION.sky);
-    for (let i = 0; i < labels.length; i++)
-      if (Math.floor(i / 120) > 60) {
-        stage.planes[0][i] = 0.35;
-        stage.planes[2][i] = 0.12;
-      }
-    const at = 70 * 120 + 60;
-    for (let y = 66; y < 74; y++) for (let x = 56; x < 64; x++) labels[y * 120 + x] = REGION.garment;
-    const upside = flat(120, 90, [0.2, 0, 0]);
-    for (let i = 30 * 120; i < upside.planes[0].length; i++) upside.planes[0][i] = 0.95;
-    const before = stage.planes[0].slice();
-    const out = rearrange(stage, {
-      labels,
-      figures: [],
-      pulls: [{ picture: upside, share: 1 }],
-      over: 1,
-      seed: 3,
-      checkpoint: () => {},
-    });
-    expect(out.planes[0][10 * 120 + 60]).toBeLessThan(0.6);
-    expect(out.planes[0][85 * 120 + 10]).toBeGreaterThan(0.6);
-    expect(out.planes[0][at]).toBeCloseTo(before[at], 1);
-    // the stage itself is not changed, and a share of nothing gives it back
-    expect(stage.planes[0]).toEqual(before);
-    expect(
-      rearrange(stage, {
-        labels,
-        figures: [],
-        pulls: [{ picture: upside, share: 0 }],
-        over: 1,
-        seed: 3,
-        checkpoint: () => {},
-      }),
-    ).toBe(stage);
-  });
-
   test('holes are filled from around them', () => {
     const p = flat(80, 60, [0.7, 0.05, 0.05]);
     const hole = new Float32Array(80 * 60);
@@ -288,15 +248,6 @@ describe('subjects, things and places', () => {
     expect(below(set(REGION.water)).red).toBeGreaterThan(0.05);
     expect(below(set(REGION.ground)).red).toBeLessThan(0.01);
     expect(below(set(REGION.ground)).dark).toBeLessThan(0.49);
-  });
-
-  test('a backdrop covers the picture without stretching and without whoever stood there', () => {
-    const reference = flat(200, 100, [0.6, 0, 0]);
-    for (let y = 30; y < 90; y++) for (let x = 90; x < 110; x++) reference.planes[0][y * 200 + x] = 0;
-    const person = { box: { left: 0.43, right: 0.57, top: 0.25, bottom: 0.95 }, confidence: 1 };
-    const out = backdropOf(reference, 90, 90, 0.5, person);
-    expect([out.width, out.height]).toEqual([90, 90]);
-    expect(Math.min(...out.planes[0])).toBeGreaterThan(0.45);
   });
 });
 

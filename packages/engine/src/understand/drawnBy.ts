@@ -28,6 +28,8 @@ export interface MakingFacts {
   readonly lines: { readonly share: number; readonly chroma: number; readonly width: number };
   /** Part that is neither ground nor near a line. */
   readonly body: number;
+  /** Part of the width over which something stands on the ground. */
+  readonly spread: number;
 }
 
 /** A picture in steps that are about as large to the eye: L 0..100, a and b of OKLab times 400. */
@@ -35,6 +37,9 @@ export function evenSteps({ planes: [L, A, B] }: Picture): Planes {
   const chroma = 400 / CHROMA_GAIN;
   return [L.map((v) => v * 100), A.map((v) => v * chroma), B.map((v) => v * chroma)];
 }
+
+/** A drawing goes over more of the sheet than this; a thing before its ground stands in the middle of it. */
+const SPREAD = 0.75;
 
 /** Colours nearer than this to the ground's are ground. */
 const GROUND = 9;
@@ -50,11 +55,13 @@ export function makingOf(planes: Planes, w: number, h: number): MakingFacts {
   const isGround = (i: number) => isGroundAt(soft, ground.lab, i);
   const changes = changesOf(soft[0], w, h);
   const marks = darkMarks(planes[0], w, h);
+  const columns = new Uint8Array(w);
   let [share, chroma, all, covered] = [0, 0, 0, 0];
   for (let i = 0; i < w * h; i++) {
     const c = Math.hypot(planes[1][i], planes[2][i]);
     all += c;
     if (isGround(i)) covered++;
+    else columns[i % w] = 1;
     if (!marks[i]) continue;
     share++;
     chroma += c;
@@ -71,6 +78,7 @@ export function makingOf(planes: Planes, w: number, h: number): MakingFacts {
     colours: coloursOf(soft),
     lines: { share: share / n, chroma: share ? chroma / share : 0, width: widthOf(marks, w, h) },
     body: body / n,
+    spread: columns.reduce((count, v) => count + v, 0) / w,
   };
 }
 
@@ -143,11 +151,22 @@ function widthOf(marks: Uint8Array, w: number, h: number): number {
 }
 
 /** How a picture is made: the first rule that holds. */
-export function drawnBy({ noise, flat, soft, hard, chroma, ground, colours, lines, body }: MakingFacts): DrawnBy {
+export function drawnBy({
+  noise,
+  flat,
+  soft,
+  hard,
+  chroma,
+  ground,
+  colours,
+  lines,
+  body,
+  spread,
+}: MakingFacts): DrawnBy {
   const L = ground.lab[0];
   if (ground.share > 0.78 && lines.share > 0.008 && body < 0.06 && lines.width < 6 && lines.chroma < 18) return 'lines';
-  if (L > 88 && ground.chroma < 8 && ground.share > 0.35 && lines.chroma >= 18 && lines.share > 0.06 && lines.width < 9)
-    return 'felt pen';
+  const penned = lines.chroma >= 18 && lines.share > 0.06 && lines.width < 9 && spread > SPREAD;
+  if (L > 88 && ground.chroma < 8 && ground.share > 0.35 && penned) return 'felt pen';
   if (L > 85 && ground.chroma < 12 && ground.frame > 0.85 && ground.share > 0.4) return 'on plain ground';
   if (chroma < 6 && colours <= 16 && noise < 0.8 && hard < 0.05) return 'solids';
   if (flat > 0.8 && soft < 0.09 && noise < 0.4) return 'flat';

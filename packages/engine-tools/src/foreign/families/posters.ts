@@ -14,7 +14,7 @@ const oval = (x: number, y: number, rx: number, ry = rx): Points =>
 export const posters: ForeignFamily = {
   name: 'posters',
   technique: 'flat areas of one colour each with sharp edges, no lines',
-  heldOut: true,
+  heldOut: false,
   make({ who: n, seed }) {
     const m = chanceOf(this.name, 'who', n);
     const dusk = m.chance(0.4);

@@ -53,8 +53,8 @@ export function layOutAreas(scene: Scene, staging: Staging, hint: AreasHint): St
   const own = hint.ownColours > 0 ? undefined : labelMap(scene);
   if (hint.share >= 1 && hint.ownColours < 1) moveSun(scene, hint);
   for (const area of [...areas].sort(backToFront)) paintArea(scene, area, { hint, horizon, colours, own });
-  for (const { path, width, colour } of hint.lines.slice(0, Math.round(hint.lines.length * hint.share)))
-    scene.pen({ region: REGION.none, depth: 0.2, raw: true }).line(
+  for (const { path, width, colour, of } of hint.lines)
+    scene.pen({ region: of === 'person' ? REGION.garment : REGION.none, depth: 0.2, raw: true }).line(
       path.map(([x, y]) => [x * W, y * H]),
       Math.max(0.8, width * W),
       colour,

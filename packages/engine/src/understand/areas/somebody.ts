@@ -20,7 +20,8 @@ export function nameFigures(naming: Naming): void {
 /** A small disc over a trunk not wider than five of it is somebody: head, trunk, and what small things touch them. */
 export function nameColouredPeople(naming: Naming): void {
   const { drawnBy, grey } = naming.grounds;
-  if (drawnBy === 'lines' || grey) return;
+  // patches of a photograph are round now and then: whoever is in one is found by face and joints
+  if (grey || !['flat', 'felt pen', 'solids'].includes(drawnBy)) return;
   const framed = (k: number) => {
     const { edge } = naming.form(k)!;
     return edge.left + edge.right + edge.top > 0;
