@@ -1,7 +1,7 @@
 import { clamp, labToLch, type Box, type Lch } from '@urbild/core';
 import type { AreasHint } from '../painter/places';
 import { grow, type AreaLabels } from '../understand/areas/faces';
-import { outlineOfFigure } from '../understand/lines/stickFigures';
+import { outlineOfFigure } from '../understand/lines/figureLines';
 import type { SeenPicture } from '../understand/readPicture';
 
 /** An area is somebody's that lies within their box with so much of it. */

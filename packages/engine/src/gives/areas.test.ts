@@ -1,5 +1,6 @@
 import { lchToLab, pictureFromRgba, type Picture } from '@urbild/core';
 import { SCENE_FAMILIES } from '@urbild/engine-tools';
+import { readPicture } from '../understand/readPicture';
 import { areasOf, fitTo, type AreasWish } from './areas';
 
 const family = (name: string) => SCENE_FAMILIES.find((f) => f.name === name)!;
@@ -10,7 +11,7 @@ const pictureOf = (name: string, seed: number): Picture => {
 const street = pictureOf('pencil streets', 3);
 const poster = pictureOf('posters', 2);
 const frame = { width: 480, height: 340 };
-const laid = (picture: Picture, wish: AreasWish) => areasOf(picture, wish, frame);
+const laid = (picture: Picture, wish: AreasWish) => areasOf(readPicture(picture), wish, frame);
 const WEIGHTS = [0, 0.15, 0.3, 0.5, 0.75, 1, 1.5, 2];
 
 test('areas take the place over steadily, wholly at half weight; an arrangement never brings colours', () => {

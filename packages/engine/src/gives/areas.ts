@@ -1,9 +1,9 @@
-import { clamp, lerp, smoothstep, type Box, type Picture } from '@urbild/core';
+import { clamp, lerp, smoothstep, type Box } from '@urbild/core';
 import type { AreaHint, AreasHint } from '../painter/places';
 import { flowStrokes } from '../understand/areas/flow';
 import { outlinesOf, type Ring } from '../understand/areas/outlines';
 import { CROWN, GABLE, OPENING_IN_HOUSE } from '../understand/areas/simpleForms';
-import { readPicture } from '../understand/readPicture';
+import type { SeenPicture } from '../understand/readPicture';
 import { endsOf, groupsOf, horizonIn, linesOf, middlesOf, ranksOf, withoutPeople } from './areaFacts';
 
 /** How areas of a reference act at a weight, 0..2. */
@@ -38,13 +38,12 @@ export interface AreasFrame {
 }
 
 /** The areas of a picture as the painter lays them out; undefined where the weight asks for none. */
-export function areasOf(picture: Picture, wish: AreasWish, frame: AreasFrame): AreasHint | undefined {
+export function areasOf(seen: SeenPicture, wish: AreasWish, frame: AreasFrame): AreasHint | undefined {
   const { weight, itself, aloneFrom = Infinity } = wish;
   const share = smoothstep(...COMING, weight);
   if (share <= 0.01) return undefined;
   const alone = weight >= aloneFrom;
   const ownColours = itself ? smoothstep(...COLOURING, weight) : 0;
-  const seen = readPicture(picture);
   const { width: w, height: h } = seen;
   const fit = fitTo(frame, w, h);
   const near = smoothstep(CLOSENESS.from, CLOSENESS.to, weight);

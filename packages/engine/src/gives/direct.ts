@@ -7,13 +7,14 @@ import { lightOfBrief } from '../staging/lightOfBrief';
 import { mixLight } from '../staging/light';
 import { somebodyIn } from '../understand/areas/somebody';
 import { subjectOf } from '../understand/subject';
-import { jointsOfFigure } from '../understand/lines/stickFigures';
-import { readPicture } from '../understand/readPicture';
+import { jointsOfFigure } from '../understand/lines/figureLines';
+import type { SeenPicture } from '../understand/readPicture';
 import { apply } from '../synthesis/applied';
 import type { SynthesisPlan } from '../synthesis/plan';
 import type { LoadedPicture } from './action';
 import { areasOf, fitTo } from './areas';
 import { ACTIONS } from './index';
+import { seenReference } from './seenReference';
 import { decideIdentities, sheetOf, type Identities } from './identities';
 
 /** Everything that references say to the painter. */
@@ -150,32 +151,33 @@ function areasHint(
   );
   if (!strongest) return {};
   const { picture, told, wish } = strongest;
+  const seen = seenReference(strongest);
   const known = told.joints ? subjectOf(picture, told)?.box : undefined;
-  const areas = areasOf(picture, wish, { width, height, somebody: known });
+  const areas = areasOf(seen, wish, { width, height, somebody: known });
   if (!areas) return {};
   apply(plan, 'layout', strongest.influence, plan.layout[strongest.influence]);
   const { share, horizon } = areas;
   // a place is where others stand, not how
   const posed = influences[strongest.influence].gives !== 'place';
-  const joints = posed && !told.joints ? figureIn(picture) : undefined;
+  const joints = posed && !told.joints ? figureIn(seen) : undefined;
   const pose = joints && poseOf(joints, aspectOf(picture));
   return {
     areas,
     ...(told.horizon === undefined && horizon !== undefined && { horizon: { at: horizon, share } }),
-    ...(posed && !told.joints && subjectIn(picture, { width, height }, share)),
+    ...(posed && !told.joints && subjectIn(seen, { width, height }, share)),
     ...(pose && { pose: { ...pose, share } }),
   };
 }
 
 /** Where whoever is seen in a picture stands, as a place of the picture that it covers. */
 function subjectIn(
-  picture: Picture,
+  seen: SeenPicture,
   frame: { width: number; height: number },
   share: number,
 ): Pick<LayoutHints, 'subject'> {
-  const box = somebodyIn(readPicture(picture));
+  const box = somebodyIn(seen);
   if (!box) return {};
-  const fit = fitTo(frame, picture.width, picture.height);
+  const fit = fitTo(frame, seen.width, seen.height);
   const [x, y] = fit((box.left + box.right) / 2, box.bottom);
   return { subject: { x, y, height: y - fit(0.5, box.top)[1], share } };
 }
@@ -190,7 +192,7 @@ function poseHint(
   for (const { influence, part, told, picture } of loaded) {
     const share = plan.pose[influence] * part;
     if (share <= 0) continue;
-    const joints = told.joints ?? figureIn(picture);
+    const joints = told.joints ?? figureIn(seenReference({ told, picture }));
     const pose = joints && poseOf(joints, aspectOf(picture));
     if (!pose) without.add(influence);
     // two poses cannot be mixed into a third: the strongest one counts, as far as its own share goes
@@ -202,8 +204,7 @@ function poseHint(
 }
 
 /** The joints of a figure of lines, where a picture has one. */
-function figureIn(picture: Picture): Joints | undefined {
-  const { figures, width, height } = readPicture(picture);
+function figureIn({ figures, width, height }: SeenPicture): Joints | undefined {
   const [largest] = [...figures].sort((a, b) => b.radius - a.radius);
   return largest && jointsOfFigure(largest, width, height);
 }

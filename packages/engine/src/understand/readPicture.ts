@@ -10,7 +10,8 @@ import { superpixels, type Planes } from './areas/superpixels';
 import { drawnBy, evenSteps, isGroundAt, makingOf, type DrawnBy, type MakingFacts } from './drawnBy';
 import { closedGaps } from './lines/gaps';
 import { darkMarks, distanceTo, thinned } from './lines/masks';
-import { eraseFigure, stickFigures, type StickFigure } from './lines/stickFigures';
+import { eraseFigure } from './lines/figureLines';
+import { stickFigures, type StickFigure } from './lines/stickFigures';
 import { prunedStrokes, type Stroke } from './lines/strokes';
 
 /** Longer side at which pictures are read, px. */

@@ -1,6 +1,7 @@
 import { closedGaps } from './gaps';
 import { darkMarks, distanceTo, piecesOf, thinned } from './masks';
-import { eraseFigure, jointsOfFigure, outlineOfFigure, stickFigures, type StickFigure } from './stickFigures';
+import { eraseFigure, jointsOfFigure, outlineOfFigure } from './figureLines';
+import { stickFigures, type StickFigure } from './stickFigures';
 import { prunedStrokes, strokesOf } from './strokes';
 
 const W = 120;
