@@ -1469,6 +1469,12 @@ export interface components {
              */
             near?: "light" | "dark";
         };
+        NamedPlaceDto: {
+            x: number;
+            y: number;
+            /** @enum {string} */
+            is: "sky" | "water" | "ground" | "plants" | "building" | "rock" | "person" | "thing" | "sun or moon" | "nothing";
+        };
         CorrectionsDto: {
             /** @description none: as found */
             faces: components["schemas"]["FaceDto"][];
@@ -1479,6 +1485,8 @@ export interface components {
             /** @description none: as read */
             swatches: components["schemas"]["HexSwatchDto"][];
             layout: components["schemas"]["LayoutMapDto"];
+            /** @description none: as read */
+            areas: components["schemas"]["NamedPlaceDto"][];
             /** @description hash of a painted mask, white is figure; empty: as found */
             matte: string;
         };
@@ -1665,6 +1673,18 @@ export interface components {
             tags?: string[];
             notes?: string;
         };
+        SeenAreaDto: {
+            /** @description where its widest part lies, part of the width */
+            x: number;
+            /** @description part of the height */
+            y: number;
+            /** @enum {string} */
+            kind: "sky" | "water" | "ground" | "plants" | "building" | "rock" | "person" | "thing" | "sun or moon" | "nothing";
+            /** @description by what it was told, in plain words */
+            why: string;
+            /** @description part of the picture, 0..1 */
+            share: number;
+        };
         PlanColourDto: {
             /** @example #3a6ea5 */
             colour: string;
@@ -1691,6 +1711,10 @@ export interface components {
             isLineDrawing: boolean;
             depthUrl: string;
             massesUrl: string;
+            /** @description its areas, parted by lines and tinted by what they show */
+            areasUrl: string;
+            /** @description what was read of its areas, the largest first */
+            areas: components["schemas"]["SeenAreaDto"][];
             shapeUrl: string;
             /** @description two-valued enough to be a shape */
             isShape: boolean;
@@ -1719,6 +1743,8 @@ export interface components {
             swatches?: components["schemas"]["HexSwatchDto"][];
             /** @description read: picture goes back to its masses and lines */
             layout?: components["schemas"]["LayoutMapDto"];
+            /** @description what areas show, by a place within each */
+            areas?: components["schemas"]["NamedPlaceDto"][];
             /** @description hash of a painted mask, white is figure; empty goes back to what was found */
             matte?: string;
         };

@@ -1,5 +1,14 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { Check, FoundFace, LayoutMap, PictureReading, Preparation, Swatch, TraitSheet } from '@urbild/core';
+import type {
+  Check,
+  FoundFace,
+  LayoutMap,
+  NamedPlace,
+  PictureReading,
+  Preparation,
+  Swatch,
+  TraitSheet,
+} from '@urbild/core';
 import { NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB } from '../platform/blobs/blobFields';
 
 /** What a reference is a picture of. */
@@ -59,6 +68,8 @@ export interface Corrections {
   readonly swatches?: readonly Swatch[];
   /** How it is drawn when it is a map of an arrangement. */
   readonly layout?: LayoutMap;
+  /** What some of its areas show, at places of what the engine gets. */
+  readonly areas?: readonly NamedPlace[];
   /** Hash of a painted mask of the whole source: white is figure, black is ground. */
   readonly matte?: string;
 }

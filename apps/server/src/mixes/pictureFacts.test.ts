@@ -54,6 +54,12 @@ test('nothing is told of a picture that nobody has looked at', () => {
   expect(factsOf(known({ vision: null }))).toEqual({});
 });
 
+test('what a person said of areas is told', () => {
+  const areas = [{ x: 0.2, y: 0.3, is: 'water' }] as const;
+  expect(factsOf(known({ corrections: { areas } })).areas).toEqual(areas);
+  expect(factsOf(known()).areas).toBeUndefined();
+});
+
 test('a layout that is a map is told as one', () => {
   const layout = { read: 'distance', near: 'light' } as const;
   expect(factsOf(known({ corrections: { layout } })).layout).toEqual(layout);

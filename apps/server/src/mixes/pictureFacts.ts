@@ -3,7 +3,7 @@ import { frameOfBox, type FaceFrame, type RequestPicture } from '@urbild/engine'
 import type { Reference } from '../library/reference.entity';
 
 /** What is known of a picture beyond its pixels, as the engine takes it: places in parts of the prepared picture. */
-export type PictureFacts = Pick<RequestPicture, 'horizon' | 'face' | 'joints' | 'layout' | 'traits'>;
+export type PictureFacts = Pick<RequestPicture, 'horizon' | 'face' | 'joints' | 'layout' | 'areas' | 'traits'>;
 
 const round = (v: number) => Math.round(v * 1e4) / 1e4;
 
@@ -27,6 +27,7 @@ export function factsOf(r: Pick<Reference, 'corrections' | 'vision' | 'preparati
     ...(frame ? { face: frame } : {}),
     ...(joints ? { joints } : {}),
     ...(corrections.layout ? { layout: corrections.layout } : {}),
+    ...(corrections.areas ? { areas: corrections.areas } : {}),
     // traits are those of the main face: a crop that cuts it off shows somebody else
     ...(vision?.traits && (!face || seen) ? { traits: vision.traits } : {}),
   };

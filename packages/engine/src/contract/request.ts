@@ -3,6 +3,7 @@ import type {
   Joints,
   KnownName,
   LayoutMap,
+  NamedPlace,
   Mask,
   RequestedSettings,
   TraitSheet,
@@ -22,6 +23,8 @@ export interface RequestPicture {
   readonly joints?: Joints;
   /** How it is drawn when it is a map of an arrangement, not a picture of it. */
   readonly layout?: LayoutMap;
+  /** What a person said that some of its areas show; read from the picture where absent. */
+  readonly areas?: readonly NamedPlace[];
   /** Traits of whoever it shows; read from the picture when absent. */
   readonly traits?: TraitSheet;
 }

@@ -6,12 +6,14 @@ import {
   INFLUENCE_SETTINGS,
   JOINTS,
   MAX_AREAS,
+  MAX_NAMED_PLACES,
   MAX_EMPHASES,
   MAX_INFLUENCES,
   FACE_CONTOURS,
   FACE_REACH,
   MOST_OUTFITS,
   NUMBER_TRAITS,
+  SEEN_KINDS,
   SHAPE_TRAITS,
   SETTINGS,
   schemaOf,
@@ -132,6 +134,8 @@ const layout: JsonSchema = {
   ],
 };
 
+const namedPlace = object({ x: number(0, 1), y: number(0, 1), is: { enum: [...SEEN_KINDS] } }, ['x', 'y', 'is']);
+
 const picture = object(
   {
     content: text(),
@@ -140,6 +144,7 @@ const picture = object(
     face: object({ eyes: ref('point'), chin: ref('point'), yaw: number(-180, 180, 0) }, ['eyes', 'chin']),
     joints: object(Object.fromEntries(JOINTS.map((name) => [name, ref('point')])), [], 'joint'),
     layout,
+    areas: { ...list(namedPlace, MAX_NAMED_PLACES), title: 'named areas' },
     traits: ref('traits'),
   },
   ['content'],

@@ -1,5 +1,5 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { AREA_KINDS, MAX_AREAS, type AreaKind } from '@urbild/core';
+import { AREA_KINDS, MAX_AREAS, MAX_NAMED_PLACES, SEEN_KINDS, type AreaKind, type SeenKind } from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Matches, Max, Min, ValidateIf } from 'class-validator';
 import { Nested, NestedList, Optional } from '../../platform/input/decorators';
 
@@ -84,6 +84,13 @@ export class LayoutMapDto {
   near?: 'light' | 'dark';
 }
 
+/** What the area at a place shows. */
+export class NamedPlaceDto {
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) x!: number;
+  @ApiProperty({ minimum: 0, maximum: 1 }) @IsNumber() @Min(0) @Max(1) y!: number;
+  @ApiProperty({ enum: SEEN_KINDS }) @IsIn(SEEN_KINDS) is!: SeenKind;
+}
+
 /** What a person sets right; what is absent stays, an empty list goes back to what was read. */
 export class CorrectDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
@@ -105,10 +112,14 @@ export class CorrectDto {
   @Optional()
   @NestedList(() => HexSwatchDto, { most: 8 })
   swatches?: HexSwatchDto[];
-  @ApiProperty({ required: false, type: LayoutMapDto, description: 'read: picture goes back to its masses and lines' })
+  @ApiProperty({ required: false, type: LayoutMapDto, description: 'read: picture goes back to its own areas' })
   @Optional()
   @Nested(() => LayoutMapDto)
   layout?: LayoutMapDto;
+  @ApiProperty({ required: false, type: [NamedPlaceDto], description: 'what areas show, by a place within each' })
+  @Optional()
+  @NestedList(() => NamedPlaceDto, { most: MAX_NAMED_PLACES })
+  areas?: NamedPlaceDto[];
   @ApiProperty({
     required: false,
     description: 'hash of a painted mask, white is figure; empty goes back to what was found',
@@ -125,6 +136,7 @@ export class CorrectionsDto {
   @ApiProperty({ description: '0 top .. 1 bottom; -1: as read' }) horizon!: number;
   @ApiProperty({ type: [HexSwatchDto], description: 'none: as read' }) swatches!: HexSwatchDto[];
   @ApiProperty({ type: LayoutMapDto }) layout!: LayoutMapDto;
+  @ApiProperty({ type: [NamedPlaceDto], description: 'none: as read' }) areas!: NamedPlaceDto[];
   @ApiProperty({ description: 'hash of a painted mask, white is figure; empty: as found' }) matte!: string;
 }
 
@@ -138,6 +150,14 @@ class PlanColourDto extends NamedAreaDto {
   @ApiProperty({ description: 'part of the picture, 0..1' }) part!: number;
 }
 
+class SeenAreaDto {
+  @ApiProperty({ description: 'where its widest part lies, part of the width' }) x!: number;
+  @ApiProperty({ description: 'part of the height' }) y!: number;
+  @ApiProperty({ enum: SEEN_KINDS }) kind!: SeenKind;
+  @ApiProperty({ description: 'by what it was told, in plain words' }) why!: string;
+  @ApiProperty({ description: 'part of the picture, 0..1' }) share!: number;
+}
+
 /** The pictures and numbers that stand for what a reference gives: just what the engine gets. */
 export class GivesDto {
   @ApiProperty() pictureUrl!: string;
@@ -147,6 +167,9 @@ export class GivesDto {
   @ApiProperty({ description: 'a line drawing already: its lines are taken as they are' }) isLineDrawing!: boolean;
   @ApiProperty() depthUrl!: string;
   @ApiProperty() massesUrl!: string;
+  @ApiProperty({ description: 'its areas, parted by lines and tinted by what they show' }) areasUrl!: string;
+  @ApiProperty({ type: [SeenAreaDto], description: 'what was read of its areas, the largest first' })
+  areas!: SeenAreaDto[];
   @ApiProperty() shapeUrl!: string;
   @ApiProperty({ description: 'two-valued enough to be a shape' }) isShape!: boolean;
   @ApiProperty({ type: LayoutMapDto, description: 'how its layout is read' }) layout!: LayoutMapDto;

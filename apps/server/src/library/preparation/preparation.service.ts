@@ -32,8 +32,8 @@ const KEPT = 60;
 const SMALLEST = 0.02;
 
 /** What is read for the "gives" of a picture, by the hash of the picture. */
-type GivesHashes = Pick<GivesResult, 'isLineDrawing' | 'isShape' | 'horizon' | 'flat' | 'planColours'> &
-  Readonly<Record<'lines' | 'depth' | 'masses' | 'shape', string>>;
+type GivesHashes = Pick<GivesResult, 'isLineDrawing' | 'isShape' | 'horizon' | 'flat' | 'planColours' | 'seen'> &
+  Readonly<Record<'lines' | 'depth' | 'masses' | 'areas' | 'shape', string>>;
 
 /** What the engine gets of a reference: crop, sharpening, cut-out, corrections by hand, and versions of it all. */
 @Injectable()
@@ -159,6 +159,8 @@ export class PreparationService {
       isLineDrawing: g.isLineDrawing,
       depthUrl: blobUrl(g.depth),
       massesUrl: blobUrl(g.masses),
+      areasUrl: blobUrl(g.areas),
+      areas: g.seen.map((a) => ({ ...a })),
       shapeUrl: blobUrl(g.shape),
       isShape: g.isShape,
       layout: layoutDtoOf(r.corrections.layout),
@@ -179,11 +181,11 @@ export class PreparationService {
     let known = this.kept.get(pictureHash);
     if (!known) {
       known = this.workers.run(GIVES, { picture: blobPath(this.blobs.dir, pictureHash) }).then(async (g) => {
-        const [lines, depth, masses, shape] = await Promise.all(
-          [g.lines, g.depth, g.masses, g.shape].map((b) => this.blobs.put(b)),
+        const [lines, depth, masses, areas, shape] = await Promise.all(
+          [g.lines, g.depth, g.masses, g.areas, g.shape].map((b) => this.blobs.put(b)),
         );
-        const { isLineDrawing, isShape, horizon, flat, planColours } = g;
-        return { lines, depth, masses, shape, isLineDrawing, isShape, horizon, flat, planColours };
+        const { isLineDrawing, isShape, horizon, flat, planColours, seen } = g;
+        return { lines, depth, masses, areas, shape, isLineDrawing, isShape, horizon, flat, planColours, seen };
       });
       this.kept.set(pictureHash, known);
       known.catch(() => this.kept.delete(pictureHash));

@@ -91,6 +91,7 @@ test('what is set right is told as it is sent, so that it can be undone; sent ag
     horizon: -1,
     swatches: [],
     layout: { read: 'picture' },
+    areas: [],
     matte: '',
   });
   const box = { left: 0.2, top: 0.1, right: 0.5, bottom: 0.6 };
@@ -103,6 +104,7 @@ test('what is set right is told as it is sent, so that it can be undone; sent ag
       { colour: '#010203', weight: 1 / 3 },
     ],
     layout: { read: 'distance', near: 'dark' },
+    areas: [{ x: 0.5, y: 0.9, is: 'water' }],
     matte: '',
   };
   const set = (await correct(r, wish).expect(200)).body as ReferenceDto;
@@ -160,6 +162,40 @@ test('a painted figure that is not here is refused, and so is what is no mask at
   const gone = await correct(r, { matte: 'f'.repeat(64) }).expect(400);
   expect(JSON.stringify(gone.body)).toMatch(/paint it again/);
   await correct(r, { matte: '../../etc' }).expect(400);
+});
+
+describe('what the areas of a picture show', () => {
+  test('is read for everything that came in, with a picture of it', async () => {
+    const { areas, areasUrl } = await gives((await bringPlan()).id);
+    expect(areas.map((a) => a.kind)).toEqual(expect.arrayContaining(['sky', 'water']));
+    expect(areas.reduce((sum, a) => sum + a.share, 0)).toBeGreaterThan(0.9);
+    for (const { x, y, why } of areas) {
+      expect(x > 0 && x < 1 && y > 0 && y < 1).toBe(true);
+      expect(why).not.toBe('');
+    }
+    const { body, type } = await studio.ask.get(areasUrl).expect(200);
+    expect(type).toBe('image/png');
+    expect((body as Buffer).length).toBeGreaterThan(500);
+  });
+
+  test('is set right at a place and told to the engine, and taken back', async () => {
+    const r = await bringIn(studio, 309);
+    const areas = [{ x: 0.5, y: 0.1, is: 'rock' }];
+    await correct(r, { areas }).expect(200);
+    expect((await get(r.id)).corrections.areas).toEqual(areas);
+    await correct(await get(r.id), { areas: [] }).expect(200);
+    expect((await get(r.id)).corrections.areas).toEqual([]);
+  });
+
+  test.each<[{ x: number; y: number; is: string }[], RegExp]>([
+    [[{ x: 0.5, y: 1.2, is: 'sky' }], /y must not be greater than 1/],
+    [[{ x: 0.5, y: 0.2, is: 'lava' }], /is must be one of/],
+    [Array.from({ length: 25 }, () => ({ x: 0.5, y: 0.5, is: 'sky' })), /no more than 24/],
+  ])('case %# is refused', async (areas, message) => {
+    const r = await bringIn(studio, 310);
+    const { body } = await correct(r, { areas }).expect(400);
+    expect(JSON.stringify(body)).toMatch(message);
+  });
 });
 
 describe('a layout that is a map', () => {

@@ -1,6 +1,17 @@
-import { blurPlane, findHorizon, hexOf, planColours, resample, type NamedArea, type Picture } from '@urbild/core';
+import {
+  blurPlane,
+  findHorizon,
+  hexOf,
+  MAX_NAMED_PLACES,
+  planColours,
+  resample,
+  type NamedArea,
+  type Picture,
+} from '@urbild/core';
+import { readPicture, seenAreas, type SeenArea } from '@urbild/engine';
 import sharp from 'sharp';
 import { measurable } from '../../platform/pictures/decode';
+import { areasPicture } from './areasPicture';
 
 /** The pictures that stand for what a reference gives, on demand. */
 export interface GivesTask {
@@ -12,6 +23,7 @@ export interface GivesResult {
   readonly lines: Uint8Array;
   readonly depth: Uint8Array;
   readonly masses: Uint8Array;
+  readonly areas: Uint8Array;
   readonly shape: Uint8Array;
   /** The picture is a line drawing already, so its lines are taken as they are. */
   readonly isLineDrawing: boolean;
@@ -21,6 +33,8 @@ export interface GivesResult {
   /** Part that lies in flat colours, and these with what they most likely stand for. */
   readonly flat: number;
   readonly planColours: readonly (NamedArea & { readonly part: number })[];
+  /** What its areas show, the largest first. */
+  readonly seen: readonly SeenArea[];
 }
 
 /** A plane 0..1 as a grey PNG. */
@@ -115,10 +129,13 @@ export async function gives({ picture: file }: GivesTask): Promise<GivesResult> 
     ),
   ]);
   const plan = planColours(picture);
+  const seen = readPicture(picture);
   return {
     lines,
     depth,
     masses: massesPng,
+    areas: await areasPicture(picture, seen),
+    seen: seenAreas(seen, MAX_NAMED_PLACES),
     shape,
     isLineDrawing: drawing,
     isShape: isShape(picture),

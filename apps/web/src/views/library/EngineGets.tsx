@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Reference } from '../../api/client';
 import { useCorrect, useGives, type Gives } from '../../api/references';
 import { Button } from '../../parts/Button';
+import { AreasSeen } from './AreasSeen';
 import { FigureMask } from './FigureMask';
 import { HeadSeen } from './HeadSeen';
 import { JointsEditor } from './JointsEditor';
@@ -34,6 +35,7 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
       )}
       <Palette reference={r} />
       <LayoutReading reference={r} gives={gives} />
+      {gives.layout.read === 'picture' && <AreasSeen reference={r} gives={gives} />}
       <HorizonLine reference={r} gives={gives} />
       <Shown
         title={gives.isLineDrawing ? 'Lines: it is a line drawing and used unread' : 'Lines'}

@@ -3,7 +3,7 @@ import type { Reference } from '../../api/client';
 import { useCorrect, type Gives } from '../../api/references';
 
 const READINGS = [
-  { read: 'picture', name: 'its masses and lines' },
+  { read: 'picture', name: 'a picture: its areas are painted as what they show' },
   { read: 'areas', name: 'a plan: flat colours stand for places' },
   { read: 'distance', name: 'near and far in grey' },
 ] as const;

@@ -59,6 +59,8 @@ const gives = (fields: Partial<Gives> = {}): Gives =>
     isLineDrawing: false,
     depthUrl: '/d',
     massesUrl: '/m',
+    areasUrl: '/a',
+    areas: [],
     shapeUrl: '/s',
     isShape: false,
     layout: { read: 'picture' },
@@ -113,6 +115,50 @@ describe('what the engine gets', () => {
     expect(screen.getByText('Shape: not two-valued, so it is not fit for one')).toBeVisible();
     await userEvent.click(screen.getByLabelText('at true size'));
     expect(screen.getByAltText('Lines of Carved quay')).toHaveClass('max-w-none');
+  });
+
+  describe('what each area shows', () => {
+    const areas = [
+      { x: 0.5, y: 0.1, kind: 'sky', why: 'touches the top', share: 0.5 },
+      { x: 0.4, y: 0.8, kind: 'water', why: 'a blue band below the sky', share: 0.3 },
+    ] as const;
+    const read = { areas: areas.map((a) => ({ ...a })) };
+
+    test('is listed with its part and by what it was told; a number on the picture leads to it', async () => {
+      await engineGets(read);
+      const water = screen.getByRole('combobox', { name: 'Area 2 shows' });
+      expect(water).toHaveValue('water');
+      const row = within(water.closest('li')!);
+      expect(row.getByText('a blue band below the sky')).toBeVisible();
+      expect(row.getByText('30 %')).toBeVisible();
+      await userEvent.click(screen.getAllByText('2').find((e) => e.tagName === 'BUTTON')!);
+      expect(water).toHaveFocus();
+    });
+
+    test('is set right by a choice, one name an area, and goes back to what was read', async () => {
+      const { sent, stored } = await engineGets(read, { areas: [{ x: 0.5, y: 0.1, is: 'building' }] });
+      expect(screen.getByText('by hand')).toBeVisible();
+      await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Area 2 shows' }), 'ground');
+      expect(await sent()).toMatchObject({
+        areas: [
+          { x: 0.5, y: 0.1, is: 'building' },
+          { x: 0.4, y: 0.8, is: 'ground' },
+        ],
+      });
+      await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Area 1 shows' }), 'sky');
+      await waitFor(() => expect(stored().areas).toEqual([{ x: 0.4, y: 0.8, is: 'ground' }]));
+      const section = within(screen.getByText('What each area shows').closest('section')!);
+      await userEvent.click(section.getByRole('button', { name: 'As read' }));
+      await waitFor(() => expect(stored().areas).toEqual([]));
+    });
+
+    test('is not asked of a plan, whose colours are named', async () => {
+      await engineGets(
+        { ...read, layout: { read: 'distance', near: 'light' } },
+        { layout: { read: 'distance', near: 'light' } },
+      );
+      expect(screen.queryByText('What each area shows')).toBeNull();
+    });
   });
 
   test.each([

@@ -5,7 +5,7 @@ export const CHANNELS = ['layout', 'pose', 'identity', 'colour', 'surface'] as c
 export type Channel = (typeof CHANNELS)[number];
 
 /** What may be known of a picture besides its pixels. */
-export const FACTS = ['horizon', 'face', 'joints', 'layout', 'traits'] as const;
+export const FACTS = ['horizon', 'face', 'joints', 'layout', 'areas', 'traits'] as const;
 export type Fact = (typeof FACTS)[number];
 
 /** How one give is declared. */

@@ -4,7 +4,7 @@ export const layout: Give = {
   says: 'Where masses, the horizon and the subject lie',
   factors: { layout: 1 },
   parts: [],
-  facts: ['horizon', 'joints', 'layout'],
+  facts: ['horizon', 'joints', 'layout', 'areas'],
   stage: true,
   forShot: true,
 };

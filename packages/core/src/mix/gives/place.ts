@@ -4,7 +4,7 @@ export const place: Give = {
   says: 'Its place, behind the people and things of the words',
   factors: { layout: 1 },
   parts: [],
-  facts: ['horizon', 'joints'],
+  facts: ['horizon', 'joints', 'areas'],
   stage: true,
   forShot: true,
 };
