@@ -34,6 +34,7 @@ export { FILLS, type Fill } from './mix/influence/fill';
 export { MOST_EXCEPT } from './mix/influence/except';
 export { MAX_WEIGHT, TYPED_MAX_WEIGHT } from './mix/influence/weight';
 export { give, GIVES, type Gives } from './mix/gives';
+export * from './mix/changedGive';
 export { CHANNELS, FACTS, type Channel, type Fact, type Give } from './mix/gives/give';
 export * from './mix/mix';
 export * from './mix/requested';

@@ -7,10 +7,10 @@ const everything = (fields = {}) => anInfluence('a', { gives: 'everything', weig
 const LEVELS = [0, 1, 2, 3];
 const at = (level: number, fields = {}, balance = 1) => literalAt(everything(fields), balance, level, 4);
 
-test('a picture itself comes above weight .5 only, coarse levels first, and wholly at 1', () => {
-  expect(LEVELS.map((l) => at(l, { weight: 0.5 }))).toEqual([0, 0, 0, 0]);
-  expect(LEVELS.map((l) => at(l))).toEqual([1, 1, 1, 1]);
-  const between = LEVELS.map((l) => at(l, { weight: 0.75 }));
+test('a picture itself comes over its redrawing above weight 1 only, coarse levels first, and never wholly', () => {
+  for (const weight of [0, 0.5, 1]) expect(LEVELS.map((l) => at(l, { weight }))).toEqual([0, 0, 0, 0]);
+  expect(LEVELS.map((l) => at(l, { weight: 2 }))).toEqual([0.7, 0.7, 0.7, 0.7]);
+  const between = LEVELS.map((l) => at(l, { weight: 1.6 }));
   expect(between[0]).toBeGreaterThan(0.4);
   for (let l = 1; l < 4; l++) expect(between[l]).toBeLessThan(between[l - 1]);
 });
@@ -24,7 +24,7 @@ test('grows steadily with the weight and with the balance, 0..1', () => {
       (a, b, level) => {
         const [low, high] = [Math.min(a, b), Math.max(a, b)];
         expect(at(level, { weight: low })).toBeLessThanOrEqual(at(level, { weight: high }));
-        expect(at(level, {}, low)).toBeLessThanOrEqual(at(level, {}, high));
+        expect(at(level, { weight: 2 }, low)).toBeLessThanOrEqual(at(level, { weight: 2 }, high));
         expect(at(level, { weight: a }, b)).toBeGreaterThanOrEqual(0);
         expect(at(level, { weight: a }, b)).toBeLessThanOrEqual(1);
       },
@@ -33,8 +33,8 @@ test('grows steadily with the weight and with the balance, 0..1', () => {
 });
 
 test('only at the levels that its span covers', () => {
-  expect(at(0, { from: 0, to: 0.25 })).toBeGreaterThan(0.9);
-  expect(at(3, { from: 0, to: 0.25 })).toBe(0);
+  expect(at(0, { weight: 2, from: 0, to: 0.25 })).toBeGreaterThan(0.6);
+  expect(at(3, { weight: 2, from: 0, to: 0.25 })).toBe(0);
 });
 
 test('nothing of what is off, only a hint, or gives something else', () => {

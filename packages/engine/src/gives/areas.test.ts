@@ -11,7 +11,8 @@ const pictureOf = (name: string, seed: number): Picture => {
 const street = pictureOf('pencil streets', 3);
 const poster = pictureOf('posters', 2);
 const frame = { width: 480, height: 340 };
-const laid = (picture: Picture, wish: AreasWish) => areasOf(readPicture(picture), wish, frame);
+const laid = (picture: Picture, wish: Omit<AreasWish, 'from'>) =>
+  areasOf(readPicture(picture), { from: 0.12, ...wish }, frame);
 const WEIGHTS = [0, 0.15, 0.3, 0.5, 0.75, 1, 1.5, 2];
 
 test('areas take the place over steadily, wholly at half weight; an arrangement never brings colours', () => {
@@ -85,3 +86,11 @@ function sizeOf(outlines: readonly (readonly (readonly [number, number, ...unkno
   const [outer, ...holes] = outlines.map(area);
   return outer - holes.reduce((a, b) => a + b, 0);
 }
+
+test('what comes late is not there before', () => {
+  const late = (weight: number) => areasOf(readPicture(poster), { weight, from: 0.4, itself: true }, frame);
+  expect(late(0.4)).toBeUndefined();
+  expect(late(0.55)!.ownColours).toBe(0);
+  expect(late(0.7)).toMatchObject({ share: 1 });
+  expect(late(0.9)!.ownColours).toBe(1);
+});

@@ -11,13 +11,15 @@ export interface AreasWish {
   readonly weight: number;
   /** As the picture itself, which keeps its colours; else as an arrangement in the colours of the stage. */
   readonly itself: boolean;
+  /** From this weight on its areas come; below, nothing of its arrangement is heard here. */
+  readonly from: number;
   /** From this weight on the reference is drawn by itself, without what the words name; never when absent. */
   readonly aloneFrom?: number;
 }
 
-/** Weights between which areas take the place over, and between which they come to their own colours. */
-const COMING = [0.12, 0.45] as const;
-const COLOURING = [0.35, 0.65] as const;
+/** Over so much weight areas take the place over, and so much later, as long, they come to their own colours. */
+const COMING = 0.3;
+const COLOURING = 0.2;
 /** How closely outlines follow, in parts of the longer side: loosely up to the first weight, closely from the second on. */
 const CLOSENESS = { from: 0.4, to: 1.5, loose: 0.016, close: 0.0025 } as const;
 /** A reference whose sides differ from the picture's by less than this factor is stretched a little; others are cut to it. */
@@ -39,11 +41,11 @@ export interface AreasFrame {
 
 /** The areas of a picture as the painter lays them out; undefined where the weight asks for none. */
 export function areasOf(seen: SeenPicture, wish: AreasWish, frame: AreasFrame): AreasHint | undefined {
-  const { weight, itself, aloneFrom = Infinity } = wish;
-  const share = smoothstep(...COMING, weight);
+  const { weight, from, itself, aloneFrom = Infinity } = wish;
+  const share = smoothstep(from, from + COMING, weight);
   if (share <= 0.01) return undefined;
   const alone = weight >= aloneFrom;
-  const ownColours = itself ? smoothstep(...COLOURING, weight) : 0;
+  const ownColours = itself ? smoothstep(from + COLOURING, from + COLOURING + COMING, weight) : 0;
   const { width: w, height: h } = seen;
   const fit = fitTo(frame, w, h);
   const near = smoothstep(CLOSENESS.from, CLOSENESS.to, weight);

@@ -29,7 +29,7 @@ function changes(pulls: readonly Pull[], stage: ChangedStage): StageChange[] {
 export const layout: GiveAction = {
   horizon: horizonOf,
   subject: placeOfSubject,
-  areas: (told, pull) => (told.layout ? undefined : { weight: pull, itself: false }),
+  areas: (told, pull) => (told.layout ? undefined : { weight: pull, from: 0.12, itself: false }),
   changesBy: 'layout',
   changes,
 };

@@ -3,5 +3,5 @@ import type { GiveAction } from './action';
 
 export const place: GiveAction = {
   horizon: horizonOf,
-  areas: (_, pull) => ({ weight: pull, itself: true }),
+  areas: (_, pull) => ({ weight: pull, from: 0.12, itself: true }),
 };

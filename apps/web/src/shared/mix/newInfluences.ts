@@ -1,25 +1,32 @@
-import { characterInfluence as ofCharacter, type Gives } from '@urbild/core';
+import { characterInfluence as ofCharacter, give, type Gives } from '@urbild/core';
 import type { MixInfluence, Reference } from '../../api/client';
 
-/** What a reference gives at first, by its kind, with the weight and span that people found to work. */
-const FIRST: Readonly<Record<Reference['kind'], Pick<MixInfluence, 'gives' | 'weight' | 'from' | 'to'>>> = {
-  style: { gives: 'look', weight: 0.8, from: 0, to: 1 },
-  image: { gives: 'everything', weight: 0.4, from: 0, to: 0.5 },
-  character: { gives: 'character', weight: 0.8, from: 0, to: 1 },
-  face: { gives: 'face', weight: 0.8, from: 0, to: 1 },
+/** What a reference gives at first, by its kind. */
+const FIRST: Readonly<Record<Reference['kind'], Gives>> = {
+  style: 'look',
+  image: 'everything',
+  character: 'character',
+  face: 'face',
 };
+
 /** What a character gives where the engine cannot take characters. */
-const COLOURS_ONLY = { gives: 'palette', weight: 0.4, from: 0, to: 0.6 } as const;
+const COLOURS_ONLY: Gives = 'palette';
 
 const newId = () => crypto.randomUUID().slice(0, 8);
 
-/** A new influence for a reference. */
-export const newInfluence = (reference: Reference): MixInfluence => ({
+/** An influence that gives something, with the weight and span that are usual for it. */
+const giving = (gives: Gives): Pick<MixInfluence, 'gives' | 'weight' | 'from' | 'to'> => ({
+  gives,
+  ...give(gives).usual,
+});
+
+/** A new influence for a reference: what it gives at first by its kind, or what is asked of it. */
+export const newInfluence = (reference: Reference, gives: Gives = FIRST[reference.kind]): MixInfluence => ({
   id: newId(),
   referenceId: reference.id,
   reading: 'normal',
   on: true,
-  ...FIRST[reference.kind],
+  ...giving(gives),
 });
 
 /** A new influence for a look: its surface and colours, a little less than full weight. */
@@ -29,11 +36,11 @@ export const lookInfluence = (lookId: string): MixInfluence => ({
   referenceId: lookId,
   reading: 'normal',
   on: true,
-  ...FIRST.style,
+  ...giving(FIRST.style),
 });
 
 /** A new influence for a character at its usual weight; it gives what the engine can take of a character. */
 export const characterInfluence = (characterId: string, weight: number, able: readonly Gives[]): MixInfluence => ({
   ...(ofCharacter(newId(), characterId, weight) as MixInfluence),
-  ...(able.includes('character') ? {} : COLOURS_ONLY),
+  ...(able.includes('character') ? {} : giving(COLOURS_ONLY)),
 });

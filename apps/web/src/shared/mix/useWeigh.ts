@@ -36,6 +36,8 @@ export function useWeigh(): (ids: readonly string[]) => Promise<void> {
   const weigh = useWeighInfluences();
   return async (ids) => {
     const wanted = ids.slice(0, MOST).join(',');
-    await weigh((await ask(api.GET('/api/v1/references', { params: { query: { ids: wanted } } }))).map(newInfluence));
+    await weigh(
+      (await ask(api.GET('/api/v1/references', { params: { query: { ids: wanted } } }))).map((r) => newInfluence(r)),
+    );
   };
 }

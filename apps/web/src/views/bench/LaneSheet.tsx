@@ -1,4 +1,4 @@
-import { FILLS, give, isByName, READINGS, type Gives } from '@urbild/core';
+import { changedGive, FILLS, give, isByName, READINGS, type Gives } from '@urbild/core';
 import { Trash2 } from 'lucide-react';
 import type { MixInfluence } from '../../api/client';
 import { Tip } from '../../parts/Tip';
@@ -32,7 +32,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
       <Group title="It gives">
         {gives.map((g) => (
           <Tip key={g} text={give(g).says}>
-            <Chip chosen={influence.gives === g} onClick={() => onChange({ gives: g })}>
+            <Chip chosen={influence.gives === g} onClick={() => onChange(changedGive(influence, g))}>
               {g}
             </Chip>
           </Tip>

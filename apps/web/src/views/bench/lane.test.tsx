@@ -30,7 +30,7 @@ describe('the sheet of a lane', () => {
     expect(group('It gives').getAllByRole('button')).toHaveLength(GIVES.length);
     expect(group('It gives').getByRole('button', { pressed: true })).toHaveTextContent('look');
     await userEvent.click(group('It gives').getByRole('button', { name: 'palette' }));
-    expect(onChange).toHaveBeenCalledWith({ gives: 'palette' });
+    expect(onChange).toHaveBeenCalledWith({ gives: 'palette', weight: 0.4, from: 0, to: 0.6 });
   });
 
   test('asks for strokes only of what paints, for whom only of what carries somebody, for a filling only of shapes', () => {

@@ -50,7 +50,7 @@ export function AreasSeen({ reference: r, gives }: { reference: Reference; gives
             tabIndex={-1}
             aria-hidden
             onClick={() => choices.current[k]?.focus()}
-            className="figures absolute grid size-6 -translate-x-1/2 -translate-y-1/2 place-items-center rounded-full bg-card text-xs text-ink shadow"
+            className="figures absolute grid size-5 -translate-x-1/2 -translate-y-1/2 place-items-center rounded-full bg-card text-xs text-ink shadow"
             style={{ left: `${a.x * 100}%`, top: `${a.y * 100}%` }}
           >
             {k + 1}
@@ -71,7 +71,7 @@ export function AreasSeen({ reference: r, gives }: { reference: Reference; gives
                 }}
                 aria-label={`Area ${k + 1} shows`}
                 value={is}
-                title={own ? 'said by hand' : a.why}
+                title={own ? 'said by hand' : `told by: ${a.why}`}
                 onChange={(e) => save(a, e.target.value as SeenKind)}
                 className="min-w-0 flex-1 rounded-lg border border-line bg-card px-1.5 py-1"
               >
@@ -81,8 +81,10 @@ export function AreasSeen({ reference: r, gives }: { reference: Reference; gives
                   </option>
                 ))}
               </select>
-              <span className="w-36 truncate text-muted">{own ? 'by hand' : a.why}</span>
-              <span className="figures w-10 text-right">{Math.round(a.share * 100)} %</span>
+              {own && <span className="text-muted">by hand</span>}
+              <span className="figures w-12 text-right text-muted">
+                {a.share < 0.01 ? '< 1' : Math.round(a.share * 100)} %
+              </span>
             </li>
           );
         })}

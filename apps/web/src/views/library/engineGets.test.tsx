@@ -129,7 +129,7 @@ describe('what the engine gets', () => {
       const water = screen.getByRole('combobox', { name: 'Area 2 shows' });
       expect(water).toHaveValue('water');
       const row = within(water.closest('li')!);
-      expect(row.getByText('a blue band below the sky')).toBeVisible();
+      expect(water).toHaveAttribute('title', 'told by: a blue band below the sky');
       expect(row.getByText('30 %')).toBeVisible();
       await userEvent.click(screen.getAllByText('2').find((e) => e.tagName === 'BUTTON')!);
       expect(water).toHaveFocus();

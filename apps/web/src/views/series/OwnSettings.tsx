@@ -39,7 +39,7 @@ export function OwnSettings({ shot, influences, lookup, acts }: Props) {
     setOpen(false);
     set({
       ...shot.own,
-      added: [...shot.own.added, { ...newInfluence(reference), gives, weight: 0.8, from: 0, to: 1 }],
+      added: [...shot.own.added, newInfluence(reference, gives)],
     });
   };
   return (

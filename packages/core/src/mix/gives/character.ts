@@ -4,6 +4,7 @@ import type { Give } from './give';
 export const character: Give = {
   says: 'Who somebody is: face, hair, build and clothes',
   factors: { identity: 1 },
+  usual: { weight: 0.8, from: 0, to: 1 },
   parts: IDENTITY_PARTS,
   choosesParts: true,
   facts: ['face', 'traits'],

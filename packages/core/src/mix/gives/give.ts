@@ -14,6 +14,8 @@ export interface Give {
   readonly says: string;
   /** m(gives, channel): how much of a weight reaches each channel, 0..1; 0 where absent. */
   readonly factors: Readonly<Partial<Record<Channel, number>>>;
+  /** The weight and the span of the course with which it begins: what people found to work. */
+  readonly usual: { readonly weight: number; readonly from: number; readonly to: number };
   /** The parts of an identity that it carries. */
   readonly parts: readonly IdentityPart[];
   /** Whether an influence may choose among its parts. */
