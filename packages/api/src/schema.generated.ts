@@ -1710,7 +1710,6 @@ export interface components {
             /** @description a line drawing already: its lines are taken as they are */
             isLineDrawing: boolean;
             depthUrl: string;
-            massesUrl: string;
             /** @description its areas, parted by lines and tinted by what they show */
             areasUrl: string;
             /** @description what was read of its areas, the largest first */
@@ -1741,7 +1740,7 @@ export interface components {
             /** @description 0 top .. 1 bottom; -1 goes back to what was read */
             horizon?: number;
             swatches?: components["schemas"]["HexSwatchDto"][];
-            /** @description read: picture goes back to its masses and lines */
+            /** @description read: picture goes back to its own areas */
             layout?: components["schemas"]["LayoutMapDto"];
             /** @description what areas show, by a place within each */
             areas?: components["schemas"]["NamedPlaceDto"][];

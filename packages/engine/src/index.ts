@@ -21,6 +21,7 @@ export { headPicture, type HeadSeen } from './traits/headPicture';
 export { readTraits, type ReadTraits } from './traits/readTraits';
 export { headPartOf, MATTE_SIDE, type Matte, type SegmentedPart } from './understand/matte/matte';
 export { traitTruth, type TraitTruth } from './traits/truth';
+export { horizonIn } from './gives/areaFacts';
 export { outlineOfFigure } from './understand/lines/figureLines';
 export { readPicture, type SeenPicture } from './understand/readPicture';
 export { seenAreas, type SeenArea } from './understand/seenAreas';

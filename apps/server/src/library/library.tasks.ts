@@ -11,7 +11,7 @@ import type { traits } from './tasks/traits';
 export const CROP = workerTask<typeof crop>('library/tasks/crop', 'crop');
 /** Proposes the part of a picture that matters, by what stands out. */
 export const PROPOSE_FOCUS = workerTask<typeof proposeFocus>('library/tasks/focus', 'proposeFocus');
-/** Draws what a reference gives: lines, depth, masses, shape. */
+/** Draws what a reference gives: lines, depth, areas, shape. */
 export const GIVES = workerTask<typeof gives>('library/tasks/gives', 'gives');
 /** Reads any picture file and measures it. */
 export const INGEST = workerTask<typeof ingest>('library/tasks/ingest', 'ingest', { outside: true });

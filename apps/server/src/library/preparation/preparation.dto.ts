@@ -166,7 +166,6 @@ export class GivesDto {
   @ApiProperty() linesUrl!: string;
   @ApiProperty({ description: 'a line drawing already: its lines are taken as they are' }) isLineDrawing!: boolean;
   @ApiProperty() depthUrl!: string;
-  @ApiProperty() massesUrl!: string;
   @ApiProperty({ description: 'its areas, parted by lines and tinted by what they show' }) areasUrl!: string;
   @ApiProperty({ type: [SeenAreaDto], description: 'what was read of its areas, the largest first' })
   areas!: SeenAreaDto[];

@@ -33,7 +33,7 @@ const SMALLEST = 0.02;
 
 /** What is read for the "gives" of a picture, by the hash of the picture. */
 type GivesHashes = Pick<GivesResult, 'isLineDrawing' | 'isShape' | 'horizon' | 'flat' | 'planColours' | 'seen'> &
-  Readonly<Record<'lines' | 'depth' | 'masses' | 'areas' | 'shape', string>>;
+  Readonly<Record<'lines' | 'depth' | 'areas' | 'shape', string>>;
 
 /** What the engine gets of a reference: crop, sharpening, cut-out, corrections by hand, and versions of it all. */
 @Injectable()
@@ -158,7 +158,6 @@ export class PreparationService {
       linesUrl: blobUrl(g.lines),
       isLineDrawing: g.isLineDrawing,
       depthUrl: blobUrl(g.depth),
-      massesUrl: blobUrl(g.masses),
       areasUrl: blobUrl(g.areas),
       areas: g.seen.map((a) => ({ ...a })),
       shapeUrl: blobUrl(g.shape),
@@ -181,11 +180,11 @@ export class PreparationService {
     let known = this.kept.get(pictureHash);
     if (!known) {
       known = this.workers.run(GIVES, { picture: blobPath(this.blobs.dir, pictureHash) }).then(async (g) => {
-        const [lines, depth, masses, areas, shape] = await Promise.all(
-          [g.lines, g.depth, g.masses, g.areas, g.shape].map((b) => this.blobs.put(b)),
+        const [lines, depth, areas, shape] = await Promise.all(
+          [g.lines, g.depth, g.areas, g.shape].map((b) => this.blobs.put(b)),
         );
         const { isLineDrawing, isShape, horizon, flat, planColours, seen } = g;
-        return { lines, depth, masses, areas, shape, isLineDrawing, isShape, horizon, flat, planColours, seen };
+        return { lines, depth, areas, shape, isLineDrawing, isShape, horizon, flat, planColours, seen };
       });
       this.kept.set(pictureHash, known);
       known.catch(() => this.kept.delete(pictureHash));

@@ -4,11 +4,10 @@ import {
   hexOf,
   MAX_NAMED_PLACES,
   planColours,
-  resample,
   type NamedArea,
   type Picture,
 } from '@urbild/core';
-import { readPicture, seenAreas, type SeenArea } from '@urbild/engine';
+import { horizonIn, readPicture, seenAreas, type SeenArea } from '@urbild/engine';
 import sharp from 'sharp';
 import { measurable } from '../../platform/pictures/decode';
 import { areasPicture } from './areasPicture';
@@ -22,7 +21,6 @@ export interface GivesResult {
   /** PNG each. */
   readonly lines: Uint8Array;
   readonly depth: Uint8Array;
-  readonly masses: Uint8Array;
   readonly areas: Uint8Array;
   readonly shape: Uint8Array;
   /** The picture is a line drawing already, so its lines are taken as they are. */
@@ -36,6 +34,9 @@ export interface GivesResult {
   /** What its areas show, the largest first. */
   readonly seen: readonly SeenArea[];
 }
+
+/** How sure a horizon is that was seen as the beginning of the ground, 0..1. */
+const SEEN = 0.9;
 
 /** A plane 0..1 as a grey PNG. */
 const grey = (plane: Float32Array, width: number, height: number): Promise<Buffer> =>
@@ -113,15 +114,13 @@ function depthOf({ width: w, height: h, planes }: Picture, horizon: number): Flo
 export async function gives({ picture: file }: GivesTask): Promise<GivesResult> {
   const picture = await measurable(sharp(file));
   const { width, height } = picture;
-  const horizon = findHorizon(picture);
+  const seen = readPicture(picture);
+  const at = horizonIn(seen);
+  const horizon = at === undefined ? findHorizon(picture) : { at, confidence: SEEN };
   const drawing = isLineDrawing(picture);
-  const small = resample(picture, 12, Math.max(4, Math.round((12 * height) / width)));
-  const tones = small.planes[0].map((v) => Math.round(v * 5) / 5);
-  const masses = resample({ ...small, planes: [tones, tones, tones] }, width, height).planes[0];
-  const [lines, depth, massesPng, shape] = await Promise.all([
+  const [lines, depth, shape] = await Promise.all([
     grey(drawing ? picture.planes[0] : linesOf(picture), width, height),
     grey(depthOf(picture, horizon.at), width, height),
-    grey(masses, width, height),
     grey(
       picture.planes[0].map((v) => (v > 0.6 ? 1 : 0)),
       width,
@@ -129,11 +128,9 @@ export async function gives({ picture: file }: GivesTask): Promise<GivesResult> 
     ),
   ]);
   const plan = planColours(picture);
-  const seen = readPicture(picture);
   return {
     lines,
     depth,
-    masses: massesPng,
     areas: await areasPicture(picture, seen),
     seen: seenAreas(seen, MAX_NAMED_PLACES),
     shape,

@@ -114,9 +114,9 @@ function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Giv
   };
   return (
     <section>
-      <h3 className="mb-1 text-sm font-semibold text-muted">Masses and horizon</h3>
+      <h3 className="mb-1 text-sm font-semibold text-muted">Horizon</h3>
       <div className="relative">
-        <img src={gives.massesUrl} alt={`Masses of ${r.title}`} className="w-full" />
+        <img src={gives.pictureUrl} alt={`The horizon of ${r.title}`} className="w-full" />
         {inForce && (
           <div
             aria-hidden

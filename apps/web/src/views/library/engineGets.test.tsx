@@ -58,7 +58,6 @@ const gives = (fields: Partial<Gives> = {}): Gives =>
     linesUrl: '/l',
     isLineDrawing: false,
     depthUrl: '/d',
-    massesUrl: '/m',
     areasUrl: '/a',
     areas: [],
     shapeUrl: '/s',
@@ -75,7 +74,7 @@ const gives = (fields: Partial<Gives> = {}): Gives =>
 
 async function engineGets(fields: Partial<Gives> = {}, kept: Partial<Corrections> = {}) {
   const studio = await shown((reference) => <EngineGets reference={reference} />, kept, fields);
-  await screen.findByAltText('Masses of Carved quay');
+  await screen.findByAltText('The horizon of Carved quay');
   return studio;
 }
 
