@@ -15,7 +15,14 @@ import {
   type Picture,
   type TraitSheet,
 } from '@urbild/core';
-import { BuiltInEngine, figureDistances, readRequest, type RenderResult } from '@urbild/engine';
+import {
+  arrangementArrival,
+  BuiltInEngine,
+  figureDistances,
+  readPicture,
+  readRequest,
+  type RenderResult,
+} from '@urbild/engine';
 import path from 'path';
 import { parseArgs } from 'util';
 import { foreignReferences, type ForeignReference } from '@urbild/engine-tools';
@@ -125,10 +132,21 @@ async function curve(
       ...{ influence: request(weight).influences[0], take: result.figures, control: control.figures, sheet },
       aspect: { picture: width / height, reference: picture.width / picture.height },
     });
+    const taken = pictureFromRgba(result.rgba, width, height);
+    const arranged =
+      gives === 'layout' && !told.layout
+        ? arrangementArrival(readPicture(pixels), taken, pictureFromRgba(control.rgba, width, height))
+        : undefined;
     const arrival: Arrival =
       gives === 'thing'
         ? { overall: presence(result, control) / covered(pixels, told), channels: {} }
-        : measureArrival({ gives, take: described, control: controlled, reference: wanted, others });
+        : measureArrival({
+            gives,
+            take: described,
+            control: controlled,
+            reference: wanted,
+            others: { ...others, ...(arranged === undefined ? {} : { layout: { value: arranged } }) },
+          });
     if (arrival.overall === undefined) return undefined;
     channels.push(arrival.channels);
     const before = arrivals[arrivals.length - 1];

@@ -7,6 +7,8 @@ export * from './contract';
 export { BuiltInEngine } from './engine';
 export { namedTraits } from './painter/people/fromTraits';
 export { usualHeight } from './painter/compose/usualHeight';
+export { seenReference } from './gives/seenReference';
+export { arrangementArrival } from './measure/arrangement';
 export { strangerPictures } from './measure/strangers';
 export { figureDistances, figureFor, toldSheet } from './render/figures';
 export { cameraWindow } from './frames/seenStage';

@@ -141,3 +141,16 @@ test('what cannot be told says why; what was judged on a part says on how much',
   const agreed = measureArrival({ gives: 'palette', take: control, control, reference: control });
   expect(agreed.untold!.colour).toMatch(/as near to it already/);
 });
+
+test('an arrangement that was judged by its areas goes before what tones tell of it', () => {
+  const input = { gives: 'layout', take: control, control, reference } as const;
+  expect(measureArrival({ ...input, others: { layout: { value: 0.8 } } })).toEqual({
+    overall: 0.8,
+    channels: { layout: 0.8 },
+  });
+  expect(measureArrival(input).channels.layout).toBe(0);
+  // who gives no arrangement is not asked for one
+  expect(
+    measureArrival({ ...input, gives: 'palette', others: { layout: { value: 0.8 } } }).channels.layout,
+  ).toBeUndefined();
+});

@@ -72,8 +72,8 @@ export interface ArrivalInput {
   readonly reference: Descriptors;
   /** Unrelated pictures: what they score is 0. The same list for all takes is compared with each picture only once. */
   readonly strangers?: readonly Descriptors[];
-  /** Pose and identity, as somebody else found them, or why they cannot be told. */
-  readonly others?: Readonly<Partial<Record<'pose' | 'identity', OtherChannel | JudgedChannel | string>>>;
+  /** Pose, identity and - of what acts by its areas - layout, as somebody else found them, or why they cannot be told. */
+  readonly others?: Readonly<Partial<Record<'layout' | 'pose' | 'identity', OtherChannel | JudgedChannel | string>>>;
 }
 
 /** Layouts cost most to compare: fewer strangers do. */
@@ -112,7 +112,7 @@ export function measureArrival({
   const untold: Partial<Record<Channel, string>> = {};
   let evidence: IdentityEvidence | undefined;
   const acting = channelsOf(gives);
-  for (const channel of MEASURED.filter((c) => acting.includes(c))) {
+  for (const channel of MEASURED.filter((c) => acting.includes(c) && !(c in others))) {
     const own = { take: distanceOn(channel, take, reference), control: distanceOn(channel, control, reference) };
     const controls = toStrangers(channel, control, strangers);
     const ways = toStrangers(channel, take, strangers).map((d, k) => ({ take: d, control: controls[k] }));
@@ -120,7 +120,7 @@ export function measureArrival({
     if (value === undefined) untold[channel] = AGREES;
     else channels[channel] = value;
   }
-  for (const channel of ['pose', 'identity'] as const) {
+  for (const channel of ['layout', 'pose', 'identity'] as const) {
     const other = others[channel];
     if (other === undefined || !acting.includes(channel)) continue;
     const value = typeof other === 'string' ? undefined : 'value' in other ? other.value : arrivalOf(other);

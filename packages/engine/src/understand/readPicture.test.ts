@@ -120,3 +120,18 @@ describe('strokes', () => {
     expect(readPicture(picture)).toBe(readPicture(picture));
   });
 });
+
+test.each([
+  [1, 1],
+  [300, 1],
+  [1, 300],
+  [3, 3],
+  [90, 60],
+])('a plain picture of %i x %i px is one area, whatever its size', (w, h) => {
+  for (const L of [0, 0.5, 1]) {
+    const planes = [new Float32Array(w * h).fill(L), new Float32Array(w * h), new Float32Array(w * h)] as const;
+    const { labels, kinds, forms } = readPicture({ width: w, height: h, planes });
+    expect(labels.of.every((k) => kinds.has(k) && !!forms[k])).toBe(true);
+    expect(kinds.size).toBe(1);
+  }
+});

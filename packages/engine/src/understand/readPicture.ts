@@ -1,4 +1,4 @@
-import { boxPlane, levelOf, type Picture } from '@urbild/core';
+import { boxPlane, levelOf, resample, type Picture } from '@urbild/core';
 import { crispEdges } from './areas/crispEdges';
 import { facesBetween, grow, type AreaLabels } from './areas/faces';
 import { formsOf, type AreaForm } from './areas/forms';
@@ -58,9 +58,17 @@ const read = new WeakMap<Picture, SeenPicture>();
 /** Understands a picture; the same picture is read once. */
 export function readPicture(picture: Picture): SeenPicture {
   let known = read.get(picture);
-  if (!known) read.set(picture, (known = seen(levelOf(picture, SEEN_SIDE))));
+  if (!known) read.set(picture, (known = seen(thickEnough(levelOf(picture, SEEN_SIDE)))));
   return known;
 }
+
+/** A picture is at least this thick when it is read, px: lines of one pixel have no areas. */
+const THINNEST = 12;
+
+const thickEnough = (picture: Picture): Picture =>
+  Math.min(picture.width, picture.height) >= THINNEST
+    ? picture
+    : resample(picture, Math.max(THINNEST, picture.width), Math.max(THINNEST, picture.height));
 
 function seen(picture: Picture): SeenPicture {
   const { width: w, height: h } = picture;

@@ -20,9 +20,11 @@ import {
   type UnderstoodSpan,
 } from '@urbild/core';
 import {
+  arrangementArrival,
   BuiltInEngine,
   figureDistances,
   RenderStopped,
+  seenReference,
   strangerPictures,
   skyOf,
   type Engine,
@@ -30,6 +32,7 @@ import {
   type Raster,
   type RenderedFigure,
   type RenderRequest,
+  type RequestInfluence,
   type RenderResult,
   type ShareRecord,
 } from '@urbild/engine';
@@ -212,6 +215,20 @@ const aspectOf = async (dir: string, hash: string): Promise<number> => {
   return width / height;
 };
 
+/** How far the arrangement of a reference that acts by its areas has arrived; nothing for what is measured by its tones. */
+async function arrangementOf(
+  { controlPicture, blobDir }: RenderTask,
+  { gives, pictures: shown }: RequestInfluence,
+  { rgba, width, height }: RenderResult,
+): Promise<{ layout?: { value: number } }> {
+  const [strongest] = [...shown].sort((a, b) => b.weight - a.weight);
+  if (gives !== 'layout' || strongest.layout) return {};
+  const seen = seenReference({ told: strongest, picture: await pictureOf(blobDir, strongest.content) });
+  const control = controlPicture === undefined ? undefined : await pictureOf(blobDir, controlPicture);
+  const value = arrangementArrival(seen, pictureFromRgba(rgba, width, height), control);
+  return value === undefined ? {} : { layout: { value } };
+}
+
 async function measure(task: RenderTask, take: Descriptors, result: RenderResult): Promise<Record<string, Arrival>> {
   if (!task.control) return {};
   const control = await controlOf(task.blobDir, task.control);
@@ -243,7 +260,7 @@ async function measure(task: RenderTask, take: Descriptors, result: RenderResult
       control,
       reference,
       strangers: strangerPictures(),
-      others,
+      others: { ...others, ...(await arrangementOf(task, asked, result)) },
     });
   }
   return arrivals;

@@ -97,7 +97,7 @@ export function nameSun(naming: Naming): void {
     const around = naming.form([...a.beside].sort((p, q) => q[1] - p[1])[0]?.[0] ?? -1);
     if (!around) continue;
     const inSky = around.edge.top > 0;
-    const warm = a.hue > 40 && a.hue < 110 && a.lab[0] > 60;
+    const warm = (a.hue < 110 || a.hue > 340) && a.chroma > 15 && a.lab[0] > 45;
     if (lines ? inSky : warm || (a.lab[0] > around.lab[0] + 5 && (a.hue < 120 || a.chroma < 8))) {
       naming.name(i, 'sun or moon', 'a disc high up in the sky');
       for (const [j, b] of naming.unnamed())
