@@ -34,6 +34,8 @@ async function main(): Promise<void> {
   );
   const sheet = createCanvas(CELL.w * (WEIGHTS.length + 1), CELL.h * families.length);
   const g = sheet.getContext('2d');
+  g.fillStyle = '#fff';
+  g.fillRect(0, 0, sheet.width, sheet.height);
   const engine = new BuiltInEngine();
   for (const [row, family] of families.entries()) {
     const reference = family.make({ who: Number(values.who), seed: Number(values.seed) });

@@ -2,7 +2,7 @@ import { clamp, lerp, smoothstep, type Box } from '@urbild/core';
 import type { AreaHint, AreasHint } from '../painter/places';
 import { flowStrokes } from '../understand/areas/flow';
 import { outlinesOf, type Ring } from '../understand/areas/outlines';
-import { CROWN, GABLE, OPENING_IN_HOUSE } from '../understand/areas/simpleForms';
+import { CROWN, GABLE, OPENING_IN_HOUSE, STEM } from '../understand/areas/simpleForms';
 import type { SeenPicture } from '../understand/readPicture';
 import { endsOf, groupsOf, horizonIn, linesOf, middlesOf, ranksOf, withoutPeople } from './areaFacts';
 
@@ -30,6 +30,7 @@ const PARTS: Readonly<Record<string, AreaHint['part']>> = {
   [GABLE]: 'roof',
   [OPENING_IN_HOUSE]: 'opening',
   [CROWN]: 'crown',
+  [STEM]: 'stem',
 };
 
 /** What areas are laid out for: the size of the picture, and whoever else is known to stand in the reference, in parts of it. */

@@ -1,3 +1,4 @@
+import { airbrush } from './airbrush';
 import { collages } from './collages';
 import { dabs } from './dabs';
 import { engravings } from './engravings';
@@ -51,8 +52,8 @@ export const FAMILIES: readonly ForeignFamily[] = [
   dabs,
 ];
 
-/** Scenes whose areas are known: outlines alone, flat colours, land seen by a camera, scribbled fills. */
-export const SCENE_FAMILIES: readonly ForeignFamily[] = [pencilStreets, posters, heightFields, feltChildren];
+/** Scenes whose areas are known: outlines alone, flat colours, land seen by a camera, scribbled fills, gradients. */
+export const SCENE_FAMILIES: readonly ForeignFamily[] = [pencilStreets, posters, heightFields, feltChildren, airbrush];
 
 /** Portraits of people whose looks and wear are known, from DRESSED on in all ways, from PATTERNED on in patterns too: five techniques. */
 export const PEOPLE_FAMILIES: readonly ForeignFamily[] = [

@@ -42,6 +42,7 @@ export const footOf = (a: AreaHint): number => Math.max(...a.outlines.flat().map
 function regionOf(area: AreaHint, horizon: number, H: number): Region {
   if (area.part === 'roof') return REGION.roof;
   if (area.part === 'opening') return REGION.window;
+  if (area.part === 'stem') return REGION.wood;
   if (area.kind === 'ground' && footOf(area) * H < horizon + FAR * H) return REGION.hill;
   return REGION_OF[area.kind];
 }

@@ -10,8 +10,8 @@ export interface AreaHint {
   readonly share: number;
   /** How light it is against others of its kind, in L: what it keeps of its own tone. */
   readonly tone: number;
-  /** A gable of a building; a door or window within one; the crown of a tree. */
-  readonly part?: 'roof' | 'opening' | 'crown';
+  /** A gable of a building; a door or window within one; the crown or the stem of a tree. */
+  readonly part?: 'roof' | 'opening' | 'crown' | 'stem';
   /** Which building or tree it belongs to: parts of one are painted alike. */
   readonly group: number;
   /** Its number among all of its kind, the largest first: 0 .. */

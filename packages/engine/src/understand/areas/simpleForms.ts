@@ -6,8 +6,9 @@ const isFramed = ({ edge }: AreaForm): boolean => edge.left + edge.right + edge.
 /** How much of its box what stands under a gable fills, and how wide it is against the gable, at least. */
 const WALL = { fills: 0.7, width: 0.55 } as const;
 
-/** Why an area is the crown of a tree, a gable, a door or a window. */
+/** Why an area is the crown or the stem of a tree, a gable, a door or a window. */
 export const CROWN = 'a crown on a stem';
+export const STEM = 'a stem under a crown';
 export const GABLE = 'a triangle on a box';
 export const OPENING_IN_HOUSE = 'inside a house';
 /** Doors and windows are boxes of at most this part of the largest piece of their wall. */
@@ -119,7 +120,7 @@ export function nameStems(naming: Naming): void {
       const crown = b.gable ? !lines || !isOnBox(naming, b, i) : b.fills < 0.9 && b.roundness > 0.3;
       const green = b.hue > 80 && b.hue < 200 && b.chroma > 6;
       if (!crown || isFramed(a) || !(lines || green)) continue;
-      naming.name(i, 'plants', 'a stem under a crown');
+      naming.name(i, 'plants', STEM);
       naming.name(j, 'plants', CROWN);
     }
   }
