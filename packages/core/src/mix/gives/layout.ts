@@ -1,7 +1,7 @@
 import type { Give } from './give';
 
 export const layout: Give = {
-  says: 'Where masses, the horizon and the subject lie',
+  says: 'Where things, the horizon and the subject lie',
   factors: { layout: 1 },
   usual: { weight: 0.7, from: 0, to: 0.5 },
   parts: [],
