@@ -175,8 +175,8 @@ describe('test strips', () => {
   const cells = (status: string) => browser.all(`[data-testid="cell"][data-status="${status}"]`);
 
   test('five weights are rendered; one of them is adopted and taken back', async () => {
-    await (await browser.find('button[aria-label^="The words"]')).click();
-    await (await browser.find('input[aria-label="The words"]')).sendKeys('Tove on the quay at noon', Key.ENTER);
+    await (await browser.find('button[aria-label^="The prompt"]')).click();
+    await (await browser.find('input[aria-label="The prompt"]')).sendKeys('Tove on the quay at noon', Key.ENTER);
     await saved();
     await go(`/bench/${mixId}/strips`);
     await (await browser.button('Render the strip')).click();
@@ -265,8 +265,8 @@ describe('regions and takes', () => {
   test('a look is bound to a painted mask: outside of it the take is its control, byte for byte', async () => {
     await beginMix();
     await (await tray())[0].sendKeys(Key.ENTER);
-    await (await browser.find('button[aria-label^="The words"]')).click();
-    await (await browser.find('input[aria-label="The words"]')).sendKeys('a mill at noon', Key.ENTER);
+    await (await browser.find('button[aria-label^="The prompt"]')).click();
+    await (await browser.find('input[aria-label="The prompt"]')).sendKeys('a mill at noon', Key.ENTER);
     await (await browser.find('button[aria-label$="change"]')).click();
     await (await browser.button('in a painted region')).click();
     const canvas = await browser.find('[data-testid="mask-canvas"]');
@@ -338,7 +338,7 @@ describe('regions and takes', () => {
 
   test('in force and versions tell what acts', async () => {
     await go(`/bench/${mixId}?drafts=off`);
-    await (await browser.button('In force')).click();
+    await (await browser.button('Active now')).click();
     expect(await (await browser.find('[data-testid="in-force"]')).getText()).toMatch(/768 × 512 px/);
     expect(await faultsOfAccess(browser)).toEqual([]);
     await chord(Key.ESCAPE);

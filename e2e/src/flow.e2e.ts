@@ -63,8 +63,7 @@ async function renderAndRead(): Promise<number> {
   );
   await browser.until(
     'the take to be done',
-    async () =>
-      /made from what lies on the bench/.test(await (await browser.find('[data-testid="take-state"]')).getText()),
+    async () => /Matches the bench/.test(await (await browser.find('[data-testid="take-state"]')).getText()),
     90,
   );
   const reading = await browser.find('[data-testid="reading"]:not([data-name="Words kept"])');
@@ -74,11 +73,11 @@ async function renderAndRead(): Promise<number> {
 describe('from a strange picture to a series', () => {
   test('a PNG is brought in by the dialog, with its progress, and set to style', async () => {
     await go('/library');
-    await browser.button('Bring in the first pictures');
+    await browser.button('Add the first pictures');
     const file = await strangePicture(folder);
     await (await browser.find('input[type=file]')).sendKeys(file);
     await browser.until('the file to be in the library', async () =>
-      (await (await browser.find('[aria-label="Pictures on their way in"]')).getText()).includes('1 brought in'),
+      (await (await browser.find('[aria-label="Pictures on their way in"]')).getText()).includes('1 added'),
     );
     await (await browser.find('[role=option]')).click();
     await (
@@ -117,9 +116,9 @@ describe('from a strange picture to a series', () => {
       await browser.find('section[aria-label="Course"]'),
     );
     await browser.find('input[aria-label="Weight of warm strokes"]');
-    await (await browser.find('button[aria-label^="The words"]')).click();
+    await (await browser.find('button[aria-label^="The prompt"]')).click();
     await (
-      await browser.find('input[aria-label="The words"]')
+      await browser.find('input[aria-label="The prompt"]')
     ).sendKeys('Ilse poles the punt at dusk with Brom', Key.ENTER);
   });
 
@@ -177,7 +176,7 @@ describe('from a strange picture to a series', () => {
       async () => {
         const text = await (await browser.find('[data-testid="take-state"]')).getText();
         return (
-          text.includes('made from what lies on the bench') &&
+          text.includes('Matches the bench') &&
           (await (await browser.find('section[aria-label="Course"]')).isDisplayed())
         );
       },
@@ -202,7 +201,7 @@ describe('from a strange picture to a series', () => {
       async () => (await browser.all('img[data-testid="shot-picture"]')).length === 2,
     );
     await go('/bench');
-    expect(await (await browser.find('button[aria-label^="The words"]')).getText()).toContain('Ilse poles the punt');
+    expect(await (await browser.find('button[aria-label^="The prompt"]')).getText()).toContain('Ilse poles the punt');
     await browser.until('the takes', async () => (await browser.all('ul[aria-label="Takes"] li')).length >= 2);
   });
 });

@@ -54,7 +54,7 @@ interface Reading {
 
 test('three portraits become a character, whose slots and traits are read off them', async () => {
   await go('/library');
-  await browser.button('Bring in the first pictures');
+  await browser.button('Add the first pictures');
   await (await browser.find('input[type=file]')).sendKeys(files.join('\n'));
   const pictures = () => browser.all('[role=option]');
   await browser.until('three pictures', async () => (await pictures()).length === 3, 60);
@@ -96,9 +96,9 @@ test('three portraits become a character, whose slots and traits are read off th
 test('her name in the words is a lane of its own, and she is in the picture', async () => {
   await go('/bench');
   await (await browser.button('Begin a mix')).click();
-  await (await browser.find('[aria-label^="The words:"]')).click();
+  await (await browser.find('[aria-label^="The prompt:"]')).click();
   await (
-    await browser.find('input[aria-label="The words"]')
+    await browser.find('input[aria-label="The prompt"]')
   ).sendKeys('half figure of Runa in the harbour at noon', Key.ENTER);
   await browser.until('her lane', async () => (await browser.all('[aria-label="Weight of Runa"]')).length === 1);
   await browser.until('everything to be saved', async () =>
@@ -107,8 +107,7 @@ test('her name in the words is a lane of its own, and she is in the picture', as
   await (await browser.button('Render a proof')).click();
   await browser.until(
     'the take to be done',
-    async () =>
-      /made from what lies on the bench/.test(await (await browser.find('[data-testid="take-state"]')).getText()),
+    async () => /Matches the bench/.test(await (await browser.find('[data-testid="take-state"]')).getText()),
     120,
   );
   const reading = await browser.find('[data-testid="reading"][data-name="Runa"]');
@@ -128,9 +127,9 @@ test('an outfit of hers is called by its name, and she wears it', async () => {
     return own.name === 'storm coat' && own.wears === 'a yellow raincoat and a red scarf';
   });
   await go('/bench');
-  await (await browser.find('[aria-label^="The words:"]')).click();
+  await (await browser.find('[aria-label^="The prompt:"]')).click();
   await (
-    await browser.find('input[aria-label="The words"]')
+    await browser.find('input[aria-label="The prompt"]')
   ).sendKeys(Key.chord(Key.CONTROL, 'a'), 'half figure of Runa in her storm coat in the harbour at noon', Key.ENTER);
   await browser.until('everything to be saved', async () =>
     (await (await browser.find('[aria-label="Readings and settings"]')).getText()).includes('saved'),

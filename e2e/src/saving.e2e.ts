@@ -205,13 +205,13 @@ test('two windows: different lanes both stay; the same weight is asked about, an
 test('words are saved while they are typed, and Escape brings back what they were', async () => {
   await bench();
   const words = async () => {
-    await (await browser.find('button[aria-label^="The words:"]')).click();
-    return browser.find('input[aria-label="The words"]');
+    await (await browser.find('button[aria-label^="The prompt:"]')).click();
+    return browser.find('input[aria-label="The prompt"]');
   };
   await (await words()).sendKeys(' with gulls');
   await saved();
   expect((await mix()).prompt).toBe('Ilse in the harbour with gulls');
-  await (await browser.find('input[aria-label="The words"]')).sendKeys(Key.ENTER);
+  await (await browser.find('input[aria-label="The prompt"]')).sendKeys(Key.ENTER);
   await (await words()).sendKeys(' and crabs', Key.ESCAPE);
   await saved();
   expect((await mix()).prompt).toBe('Ilse in the harbour with gulls');

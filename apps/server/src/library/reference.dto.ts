@@ -123,7 +123,7 @@ export class ReferenceDto {
   @ApiProperty({ type: [String], description: 'prompts that could have made it' }) prompts!: string[];
   @ApiProperty({ type: MetadataDto }) metadata!: MetadataDto;
   @ApiProperty({ description: 'mixes that use it' }) usedIn!: number;
-  @ApiProperty({ description: 'was put away' }) away!: boolean;
+  @ApiProperty({ description: 'was archived' }) away!: boolean;
   @ApiProperty() createdAt!: string;
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }

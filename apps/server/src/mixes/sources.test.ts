@@ -165,7 +165,7 @@ test('others of the cast are whoever an influence does not show, as far as anyth
   expect(glasses('of nobody').sort()).toEqual(['no', 'yes']);
 });
 
-test('a name calls somebody who has pictures, and nobody who was put away', async () => {
+test('a name calls somebody who has pictures, and nobody who was archived', async () => {
   const em = memory.em();
   const items = [{ referenceId: 'a', slot: 'front' as const }];
   putCharacter(em, 'away', { name: 'Gesa', items, deletedAt: new Date() });

@@ -4,7 +4,7 @@ import type { Take } from './take.entity';
 const least = (value: number | undefined) => (value === undefined ? undefined : Math.max(0, value));
 
 /**
- * What arrived in a take, by influence, 0..1. Older studios stored numbers below zero where a take went away from a reference; that is
+ * Arrival in a take, by influence, 0..1. Older studios stored numbers below zero where a take went away from a reference; that is
  * none of it.
  */
 export function arrivalsOf({ measurements }: Pick<Take, 'measurements'>): Record<string, Arrival> {

@@ -60,7 +60,7 @@ export function useSequenceActs(id: string) {
       ask(api.DELETE('/api/v1/sequences/{id}', at(id)))
         .then(() => {
           const back = () => ask(api.POST('/api/v1/sequences/{id}/restore', at(id))).then(refresh);
-          tell('The sequence was put away', { action: { label: 'Undo', run: () => void back().catch(grave) } });
+          tell('The sequence was archived', { action: { label: 'Undo', run: () => void back().catch(grave) } });
           return refresh();
         })
         .catch(grave),

@@ -152,7 +152,7 @@ function seriesActs({ id, client, now, tell, grave, act }: Acting) {
     render: (wish: Schemas['RenderSeriesDto']) =>
       ask(api.POST('/api/v1/series/{id}/render', { ...at(id), body: wish }))
         .then(({ queued }) => {
-          if (!queued) tell('Every shot has such a take already.');
+          if (!queued) tell('All shots are up to date.');
           return client.invalidateQueries({ queryKey: keys.oneSeries(id) });
         })
         .catch(grave),

@@ -29,7 +29,7 @@ export function ImportPanel() {
           <Check size={16} aria-hidden />
         )}
         <h2 className="figures flex-1 font-semibold" aria-live="polite">
-          {open ? `Bringing in ${all - open} of ${all}` : `${done} brought in`}
+          {open ? `Adding ${all - open} of ${all}` : `${done} added`}
         </h2>
         {!open && (
           <Button look="plain" onClick={clear}>
@@ -40,7 +40,7 @@ export function ImportPanel() {
       <div
         className="h-1 bg-shade"
         role="progressbar"
-        aria-label="Brought in"
+        aria-label="Added"
         aria-valuemin={0}
         aria-valuemax={all}
         aria-valuenow={all - open}

@@ -15,7 +15,7 @@ beforeEach(() => {
   added = jest.spyOn(SendingLine.prototype, 'add').mockResolvedValue();
 });
 
-const Chooser = () => <button onClick={useImports().choose}>Bring in</button>;
+const Chooser = () => <button onClick={useImports().choose}>Add pictures</button>;
 function panel(files: readonly ImportFile[], more: Record<string, unknown> = {}) {
   const asked = answers({ 'GET /api/v1/imports': files, ...more });
   show(
@@ -35,8 +35,8 @@ describe('pictures on their way in', () => {
 
   test('says how far it is, in words and in numbers', async () => {
     panel([file({ id: 'a' }), file({ id: 'b', state: 'reading' }), file({ id: 'c', state: 'waiting' })]);
-    expect(await screen.findByText('Bringing in 1 of 3')).toBeVisible();
-    const bar = screen.getByRole('progressbar', { name: 'Brought in' });
+    expect(await screen.findByText('Adding 1 of 3')).toBeVisible();
+    const bar = screen.getByRole('progressbar', { name: 'Added' });
     expect([bar.getAttribute('aria-valuenow'), bar.getAttribute('aria-valuemax')]).toEqual(['1', '3']);
     expect(screen.queryByRole('button', { name: 'Close' })).toBeNull();
   });
@@ -45,7 +45,7 @@ describe('pictures on their way in', () => {
     const asked = panel([file({ id: 'a' }), file({ id: 'b', state: 'skipped' })], {
       'POST /api/v1/imports/clear': {},
     });
-    expect(await screen.findByText('2 brought in')).toBeVisible();
+    expect(await screen.findByText('2 added')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Close' }));
     await waitFor(() => expect(asked.some((a) => a.path === '/api/v1/imports/clear')).toBe(true));
   });

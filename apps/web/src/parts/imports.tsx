@@ -91,11 +91,11 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   return (
     <ImportContext.Provider value={value}>
       <div {...getRootProps({ role: undefined, tabIndex: undefined })} className="h-full">
-        <input {...getInputProps()} aria-label="Picture files to bring in" />
+        <input {...getInputProps()} aria-label="Picture files to add" />
         {children}
         {isDragActive && (
           <div className="pointer-events-none fixed inset-3 z-50 grid place-content-center rounded-2xl border-4 border-dashed border-cinnabar bg-paper/85">
-            <p className="font-title text-3xl">Let go to bring the pictures in</p>
+            <p className="font-title text-3xl">Drop to add</p>
           </div>
         )}
       </div>

@@ -10,7 +10,7 @@ function Teller() {
   const plain = (text: string) => () => tell(text, { action: { label: 'Bring it back', run } });
   return (
     <>
-      <button type="button" onClick={plain('It was put away.')}>
+      <button type="button" onClick={plain('It was archived.')}>
         put away
       </button>
       <button type="button" onClick={() => tell('The studio does not answer.', { grave: true })}>
@@ -41,7 +41,7 @@ const told = () => screen.queryAllByRole('listitem').map((li) => li.textContent)
 
 test('what went well comes with what takes it back, and goes when that was done', async () => {
   await press('put away');
-  expect(told()).toEqual(['It was put away.Bring it back']);
+  expect(told()).toEqual(['It was archived.Bring it back']);
   await press('Bring it back');
   expect(run).toHaveBeenCalledTimes(1);
   expect(told()).toEqual([]);

@@ -92,6 +92,6 @@ test('what fills a whole view has its heading, what fills a part has one below i
     </EmptyState>,
   );
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('No look yet');
-  rerender(<EmptyState title="Nothing like that here">Show everything.</EmptyState>);
-  expect(screen.getByRole('heading', { level: 2 })).toHaveTextContent('Nothing like that here');
+  rerender(<EmptyState title="No matches">Show everything.</EmptyState>);
+  expect(screen.getByRole('heading', { level: 2 })).toHaveTextContent('No matches');
 });

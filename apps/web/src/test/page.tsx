@@ -158,7 +158,7 @@ export const aReference = (fields: Partial<Reference> = {}): Reference =>
     ...fields,
   }) as Reference;
 
-/** What arrived of an influence; judged on the whole picture. */
+/** Arrival of an influence; judged on the whole picture. */
 export const anArrival = (fields: Partial<Take['arrivals'][number]> = {}): Take['arrivals'][number] => ({
   influenceId: 'a',
   same: [],

@@ -95,7 +95,7 @@ describe('a look', () => {
 
   test('one is taken out', async () => {
     const { items } = sheet({ id: 'l3' });
-    await userEvent.click(await screen.findByRole('button', { name: 'Take Carved quay out of the look' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove Carved quay' }));
     expect(await items()).toEqual([{ referenceId: 'q', weight: 0.4 }]);
   });
 
@@ -265,7 +265,7 @@ describe('a sequence', () => {
     expect(screen.getByRole('status')).toHaveTextContent('2 of 3 frames are rendered.');
     fireEvent.keyDown(document.body, { key: 'ArrowRight' });
     fireEvent.keyDown(document.body, { key: 'ArrowRight' });
-    expect(screen.getByText('This frame waits in line.')).toBeVisible();
+    expect(screen.getByText('This frame is queued.')).toBeVisible();
     expect(screen.getByRole('button', { name: 'Hold all by this frame' })).toBeDisabled();
     await userEvent.click(screen.getByRole('button', { name: 'Frame 2' }));
     expect(screen.getByRole('slider', { name: 'Frame' })).toHaveAttribute('aria-valuetext', 'frame 2 of 3');

@@ -36,7 +36,7 @@ export class SearchQueryDto {
   @ApiProperty(optional) @Optional() @IsId() look?: string;
   @ApiProperty(optional) @Optional() @IsId() character?: string;
   @ApiProperty({ ...optional, enum: USED }) @Optional() @IsIn(USED) used?: (typeof USED)[number];
-  @ApiProperty({ ...optional, description: 'only what was put away' })
+  @ApiProperty({ ...optional, description: 'only what was archived' })
   @Optional()
   @flag()
   @IsBoolean()

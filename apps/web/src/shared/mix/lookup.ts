@@ -18,6 +18,6 @@ export interface Lookup {
 /** A lookup over sources by their id. */
 export const lookupIn = (sources: ReadonlyMap<string, Source>): Lookup => ({
   source: (i) => sources.get(i.referenceId),
-  name: (i) => sources.get(i.referenceId)?.name ?? 'A reference that was put away',
+  name: (i) => sources.get(i.referenceId)?.name ?? 'A reference that was archived',
   hue: (i) => sources.get(i.referenceId)?.hue ?? 'image',
 });

@@ -27,7 +27,7 @@ export function BenchTools({
         Find weights
       </button>
       <button type="button" className={tool} onClick={() => onOpen('force')}>
-        In force
+        Active now
       </button>
       <button type="button" className={tool} onClick={() => onOpen('versions')}>
         Versions

@@ -90,8 +90,8 @@ function WordsHead() {
         <KindSign kind="words" />
       </span>
       <div className="leading-tight">
-        <div className="font-semibold">The words</div>
-        <div className="text-sm text-muted">have what is left</div>
+        <div className="font-semibold">The prompt</div>
+        <div className="text-sm text-muted">takes the rest</div>
       </div>
     </div>
   );

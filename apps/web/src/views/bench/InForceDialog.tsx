@@ -24,7 +24,7 @@ export function InForceDialog({ mixId, mix, lookup, onClose }: Props) {
       className="fixed top-1/2 left-1/2 z-50 flex max-h-[90vh] w-[52rem] max-w-[96vw] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 overflow-auto rounded-2xl bg-paper p-6 shadow-2xl"
       onClose={onClose}
     >
-      <Dialog.Title className="font-title text-xl">In force on the next proof</Dialog.Title>
+      <Dialog.Title className="font-title text-xl">What the next proof will use</Dialog.Title>
       {!force ? (
         <div className="skeleton h-40" />
       ) : (

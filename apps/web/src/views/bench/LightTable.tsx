@@ -82,8 +82,8 @@ function BareTable({ loading, fresh }: Pick<Props, 'loading' | 'fresh'>) {
     );
   return (
     <div className="h-full bg-booth">
-      <EmptyState dark title="Nothing on the light table yet">
-        Say what the picture shows in the lane of the words, drag references into the course, then render a proof.
+      <EmptyState dark title="Nothing rendered yet">
+        Describe the picture in the prompt, drag references onto the course, then render.
       </EmptyState>
     </div>
   );

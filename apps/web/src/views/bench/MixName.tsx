@@ -47,7 +47,7 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
           className="shrink-0 py-0.5"
           onClick={() => make.mutate(mixId, { onSuccess: (series) => void go(`/series/${series.id}`) })}
         >
-          Series of it
+          Make a series
         </Button>
       </div>
     </div>

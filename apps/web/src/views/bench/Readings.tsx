@@ -9,7 +9,7 @@ import type { Lookup } from '../../shared/mix/lookup';
 import { percent } from '../../shared/forms/figures';
 import { ArrivalPictures, HowMeasured, WordPictures } from './HowMeasured';
 
-/** What arrived of every influence, how much of the words is left, and what should be known before rendering. */
+/** Arrival of every influence, how much of the words is left, and what should be known before rendering. */
 export function Readings({
   take,
   lookup,
@@ -24,7 +24,7 @@ export function Readings({
   const heard = take?.influences.filter((i) => i.on && i.weight > 0) ?? [];
   return (
     <section aria-label="Readings" className="flex flex-col gap-3">
-      <h2 className="text-sm font-semibold text-muted">What arrived</h2>
+      <h2 className="text-sm font-semibold text-muted">Arrival</h2>
       {take?.status === 'done' && heard.length > 0 ? (
         <>
           {heard.map((i) => {

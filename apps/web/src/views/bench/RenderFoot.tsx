@@ -45,7 +45,7 @@ export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props)
             onChange={(e) => onFollows(e.target.checked)}
             className="accent-ink"
           />
-          a draft follows
+          Live draft
         </label>
         <span aria-live="polite" className="ml-auto">
           {bench.problem ? 'not saved' : bench.dirty ? 'saving' : 'saved'}

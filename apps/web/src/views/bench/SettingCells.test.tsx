@@ -22,15 +22,15 @@ test('every setting of one value has a control that says what it is now', () => 
   expect(screen.getByLabelText('Seed')).toHaveValue('7');
   expect(screen.getByLabelText('Balance of references against the words')).toHaveValue('1.0');
   expect(screen.getByLabelText('Spread of compositions')).toHaveValue('1.0');
-  expect(screen.getByLabelText('Strictness of the words')).toHaveValue('0.8');
-  expect(screen.getByLabelText('Ornateness')).toHaveValue('0.5');
+  expect(screen.getByLabelText('Prompt strictness')).toHaveValue('0.8');
+  expect(screen.getByLabelText('Detail, plain to ornate')).toHaveValue('0.5');
   expect(screen.getByLabelText('Aspect of the plate')).toHaveValue('3:2');
   expect(screen.getByLabelText('Medium of the stage')).toHaveValue('linocut');
 });
 
 test('a typed number is saved on Enter, one that is not allowed is not', async () => {
   const onChange = show();
-  const strict = screen.getByLabelText('Strictness of the words');
+  const strict = screen.getByLabelText('Prompt strictness');
   await userEvent.type(strict, '0.9{Enter}');
   expect(onChange).toHaveBeenLastCalledWith({ ...SETTINGS, strictness: 0.9 });
   await userEvent.clear(strict);

@@ -39,7 +39,7 @@ export function SharesAt({
               </div>
             ))}
             <div className="flex justify-between">
-              <span>the words</span>
+              <span>the prompt</span>
               <span className="figures">{percent(shares.words)}</span>
             </div>
           </div>

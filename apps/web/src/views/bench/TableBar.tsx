@@ -110,10 +110,10 @@ function CompareButton({ compare, onCompare }: Pick<Props, 'compare' | 'onCompar
 }
 
 function stateText(take: Take, current: boolean): string {
-  if (take.status === 'queued') return 'waits in line';
+  if (take.status === 'queued') return 'queued';
   if (take.status === 'rendering') return 'is being rendered';
   if (take.status === 'failed') return take.error ?? 'failed';
   if (take.status === 'cancelled') return 'was stopped';
-  const took = take.took ? `, in ${(take.took / 1000).toFixed(1)} s` : '';
-  return current ? `made from what lies on the bench${took}` : `made from earlier weights or words${took}`;
+  const took = take.took ? ` · ${(take.took / 1000).toFixed(1)} s` : '';
+  return current ? `Matches the bench${took}` : `Made with earlier settings${took}`;
 }

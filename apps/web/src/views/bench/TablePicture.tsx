@@ -58,7 +58,7 @@ function ProgressLine({ progress }: { progress: Progress | undefined }) {
   const fraction = progress?.fraction ?? 0;
   return (
     <div className="absolute inset-x-0 bottom-0 bg-gradient-to-t from-black/70 to-transparent px-3 pt-6 pb-2 text-sm text-white">
-      <div className="mb-1">{progress ? `${progress.step} · ${percent(fraction)}` : 'waits in line'}</div>
+      <div className="mb-1">{progress ? `${progress.step} · ${percent(fraction)}` : 'queued'}</div>
       <div
         role="progressbar"
         aria-label="Rendering"

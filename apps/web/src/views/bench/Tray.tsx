@@ -156,7 +156,7 @@ function Sheets({
       <p className="p-3 text-sm text-muted">
         {shelf === 'looks'
           ? 'No look yet. Make one of style pictures in Looks.'
-          : 'Nobody yet. Make a character in Cast.'}
+          : 'No characters yet. Make a character in Cast.'}
       </p>
     );
   return (

@@ -42,7 +42,7 @@ export function VersionsDialog({ mixId, mix, onTake, onClose }: Props) {
                   {changed.length ? (
                     changed.slice(0, 6).map((c) => <li key={c}>since then: {c}</li>)
                   ) : (
-                    <li>what lies on the bench now</li>
+                    <li>the bench as it is now</li>
                   )}
                 </ul>
                 <Button disabled={!changed.length} onClick={() => onTake(v)}>

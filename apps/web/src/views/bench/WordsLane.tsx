@@ -28,7 +28,7 @@ export function WordsLane({
       type="button"
       onClick={begin}
       onFocus={begin}
-      aria-label={`The words: ${prompt || 'none yet'}. Edit`}
+      aria-label={`The prompt: ${prompt || 'none yet'}. Edit`}
       className={`${shared} truncate text-left hover:bg-card/50`}
     >
       {prompt ? (
@@ -40,7 +40,7 @@ export function WordsLane({
   ) : (
     <input
       autoFocus
-      aria-label="The words"
+      aria-label="The prompt"
       value={editing.text}
       maxLength={2000}
       onChange={(e) => type(e.target.value)}

@@ -54,7 +54,7 @@ test('warnings speak of references by their titles', () => {
     warningsFor(mix, lookupIn(sources()), undefined)
       .map((w) => w.cause)
       .join(),
-  ).toContain('was put away');
+  ).toContain('was archived');
 });
 
 test('a take shows a mix only if words, seed and influences are the same', () => {

@@ -92,7 +92,7 @@ describe('rendering', () => {
   test('what was asked for lies on the table at once; a refusal is told', async () => {
     const asked = open(aMix());
     await userEvent.click(await screen.findByRole('button', { name: 'Render a proof' }));
-    expect(await screen.findByTestId('take-state')).toHaveTextContent('waits in line');
+    expect(await screen.findByTestId('take-state')).toHaveTextContent('queued');
     answers({ 'POST /api/v1/takes': 507 });
     await userEvent.click(screen.getByRole('button', { name: 'Render a proof' }));
     expect(await screen.findByText('No: 507')).toBeVisible();
@@ -103,7 +103,7 @@ describe('rendering', () => {
     const asked = open(aMix());
     await userEvent.type(await screen.findByLabelText('Words to avoid'), 'boats{Enter}');
     await waitFor(() => expect(rendered(asked).map((a) => (a.body as { quality: string }).quality)).toEqual(['draft']));
-    await userEvent.click(screen.getByLabelText('a draft follows'));
+    await userEvent.click(screen.getByLabelText('Live draft'));
     await userEvent.type(screen.getByLabelText('Words to avoid'), ' gulls{Enter}');
     await waitFor(() => expect(saved(asked).at(-1)).toMatchObject({ avoid: 'boats gulls' }));
     expect(rendered(asked)).toHaveLength(1);
@@ -216,7 +216,7 @@ describe('the instruments', () => {
   test.each([
     ['Words', 'The words at length'],
     ['Find weights', 'Find the weights'],
-    ['In force', 'In force on the next proof'],
+    ['Active now', 'What the next proof will use'],
     ['Versions', 'Versions of “Tidepost in chalk”'],
   ])('%s opens over the bench, and Escape closes it', async (button, title) => {
     open(aMix(), {

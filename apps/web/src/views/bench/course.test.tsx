@@ -219,7 +219,7 @@ describe('the tray', () => {
   test('where there is nobody it says where somebody is made', async () => {
     tray();
     await userEvent.click(screen.getByRole('tab', { name: 'Cast' }));
-    expect(screen.getByText('Nobody yet. Make a character in Cast.')).toBeVisible();
+    expect(screen.getByText('No characters yet. Make a character in Cast.')).toBeVisible();
   });
 });
 
@@ -289,7 +289,7 @@ describe('finding weights', () => {
     const target = screen.getByLabelText('Target of Carved quay in percent');
     await userEvent.clear(target);
     await userEvent.type(target, '75{Enter}');
-    await userEvent.click(screen.getByLabelText('The words have a target'));
+    await userEvent.click(screen.getByLabelText('The prompt has a target'));
     await userEvent.click(screen.getByRole('button', { name: 'Search' }));
     expect(on.save).toHaveBeenCalledTimes(1);
     expect(made.find((a) => a.method === 'POST')?.body).toEqual({

@@ -192,7 +192,7 @@ describe('versions', () => {
     const onTake = versions([version(2), old]);
     const [now, before] = await screen.findAllByRole('button', { name: 'Take it back' });
     expect(now).toBeDisabled();
-    expect(screen.getByText('what lies on the bench now')).toBeVisible();
+    expect(screen.getByText('the bench as it is now')).toBeVisible();
     expect(screen.getByText('since then: words: “a boat” → “a mill in the marsh”')).toBeVisible();
     await userEvent.click(before);
     expect(onTake).toHaveBeenCalledWith(old);

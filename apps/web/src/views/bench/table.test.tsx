@@ -26,15 +26,15 @@ describe('the light table', () => {
 
   test('without anything it says what comes next', () => {
     table(undefined, [], { fresh: true });
-    expect(screen.getByText('Nothing on the light table yet')).toBeVisible();
+    expect(screen.getByText('Nothing rendered yet')).toBeVisible();
   });
 
   test.each([
-    ['queued', {}, 'waits in line'],
+    ['queued', {}, 'queued'],
     ['rendering', {}, 'is being rendered'],
     ['failed', { error: 'It was not rendered: no room' }, 'It was not rendered: no room'],
     ['cancelled', {}, 'was stopped'],
-    ['done', { took: 4210 }, 'made from what lies on the bench, in 4.2 s'],
+    ['done', { took: 4210 }, 'Matches the bench · 4.2 s'],
   ] as const)('a take that is %s says so', (status, fields, text) => {
     table(aTake({ status, ...fields }));
     expect(screen.getByTestId('take-state')).toHaveTextContent(text);
@@ -42,7 +42,7 @@ describe('the light table', () => {
 
   test('one that was made before says that weights or words are others now', () => {
     table(aTake(), undefined, { current: false });
-    expect(screen.getByTestId('take-state')).toHaveTextContent('made from earlier weights or words');
+    expect(screen.getByTestId('take-state')).toHaveTextContent('Made with earlier settings');
   });
 
   test('what waits can be stopped, what is done cannot', async () => {
@@ -168,7 +168,7 @@ describe('the foot of the bench', () => {
     expect(screen.getByRole('button', { name: 'Undo' })).toBeDisabled();
     await userEvent.click(screen.getByRole('button', { name: 'Redo' }));
     expect(b.redo).toHaveBeenCalled();
-    await userEvent.click(screen.getByRole('checkbox', { name: 'a draft follows' }));
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Live draft' }));
     expect(onFollows).toHaveBeenCalledWith(false);
     rerender(foot(bench({ problem: 'no line', dirty: true })));
     expect(screen.getByText('not saved')).toBeVisible();
@@ -296,6 +296,6 @@ test('a mix is renamed where its name stands, and others are opened from there',
   expect(on.rename).toHaveBeenCalledWith('Quay');
   await userEvent.selectOptions(screen.getByLabelText('Open a mix'), 'Marsh');
   expect(on.open).toHaveBeenCalledWith('n');
-  await userEvent.click(screen.getByRole('button', { name: 'Series of it' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Make a series' }));
   await waitFor(() => expect(asked.at(-1)).toMatchObject({ method: 'POST', body: { mixId: 'm' } }));
 });

@@ -37,7 +37,7 @@ export function CastView() {
       <>
         <EmptyState
           whole
-          title="Nobody yet"
+          title="No characters yet"
           action={
             <Button look="main" onClick={() => setMaking(true)}>
               Make a character

@@ -178,7 +178,7 @@ function SheetPicture({ reference: r, slot, odd, onSlot, onRemove }: PictureProp
         </select>
         <button
           type="button"
-          aria-label={`Take ${r?.title ?? 'it'} off the sheet`}
+          aria-label={`Remove ${r?.title ?? 'it'}`}
           className="grid size-6 place-items-center rounded text-muted hover:text-ink"
           onClick={onRemove}
         >
@@ -217,14 +217,14 @@ function PutAway({ character: c }: { character: Character }) {
   );
   const remove = useAct(keys.cast, async () => {
     await ask(api.DELETE('/api/v1/cast/{id}', { params: { path: { id: c.id } } }));
-    tell(`${c.name} was put away.`, { action: { label: 'Bring back', run: () => void restore() } });
+    tell(`${c.name} was archived.`, { action: { label: 'Bring back', run: () => void restore() } });
   });
   return (
     <Button
       className="flex items-center justify-center gap-1.5"
       onClick={() => void remove().then(() => void go('/cast'))}
     >
-      <Trash2 size={15} aria-hidden /> Put away
+      <Trash2 size={15} aria-hidden /> Archive
     </Button>
   );
 }

@@ -32,7 +32,7 @@ function open(cast: object[], at = '/cast', demo = { done: 1, total: 1 }) {
 
 test('nobody yet: it says what a character is, and begins one', async () => {
   open([]);
-  expect(await screen.findByText('Nobody yet')).toBeVisible();
+  expect(await screen.findByText('No characters yet')).toBeVisible();
   await userEvent.click(screen.getByRole('button', { name: 'Make a character' }));
   expect(await screen.findByRole('dialog')).toBeVisible();
 });

@@ -69,7 +69,7 @@ export function Differences({ takes, chosen, lookup, onChoose }: Props) {
 function Arrived({ take, lookup }: { take: Take; lookup: Lookup }) {
   return (
     <section className="flex flex-col gap-1">
-      <h2 className="text-sm font-semibold text-muted">What arrived</h2>
+      <h2 className="text-sm font-semibold text-muted">Arrival</h2>
       {take.arrivals.map(({ influenceId, overall }) => {
         const influence = take.influences.find((one) => one.id === influenceId);
         return influence && <Figure key={influenceId} name={lookup.name(influence)} value={arrivalText(overall)} />;

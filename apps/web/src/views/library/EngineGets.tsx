@@ -24,7 +24,7 @@ export function EngineGets({ reference: r }: { reference: Reference }) {
         title={`The picture, ${gives.width} × ${gives.height} px`}
         url={gives.pictureUrl}
         actual={actual}
-        alt={`What the engine gets of ${r.title}`}
+        alt={`What the engine sees of ${r.title}`}
       />
       {(r.headUrl || r.kind === 'character' || r.kind === 'face') && (
         <section>

@@ -72,7 +72,7 @@ export function Facets({ found, state }: { found: Found | undefined; state: Libr
       <Facet title="Rights">{RIGHTS.map((r) => choice('rights', r, r, facets?.rights[r]))}</Facet>
       <Facet title="Use">
         {choice('used', 'unused', 'In no mix yet', facets?.unused)}
-        {choice('away', 'true', 'Put away', facets?.away)}
+        {choice('away', 'true', 'Archived', facets?.away)}
       </Facet>
     </aside>
   );

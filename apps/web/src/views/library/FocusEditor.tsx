@@ -28,7 +28,7 @@ export function FocusEditor({ reference: r }: { reference: Reference }) {
     <div className="flex flex-col gap-4">
       <FocusFrame reference={r} focus={focus} />
       <p className="figures text-sm text-muted" aria-live="polite">
-        {saving ? 'It is being prepared …' : `The engine gets ${w} × ${h} px of ${r.width} × ${r.height}`}
+        {saving ? 'It is being prepared …' : `The engine sees ${w} × ${h} px of ${r.width} × ${r.height}`}
       </p>
       <div className="flex flex-wrap gap-2">
         <Button disabled={!gives} onClick={() => gives && settle(gives.proposedFocus)}>

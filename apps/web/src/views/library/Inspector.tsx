@@ -20,7 +20,7 @@ interface Props {
 const TABS = [
   ['about', 'About'],
   ['focus', 'Focus'],
-  ['gives', 'Engine gets'],
+  ['gives', 'Engine sees'],
   ['checks', 'Checks'],
 ] as const;
 
@@ -87,12 +87,12 @@ export function Inspector({ ids, references, onLike, onColour }: Props) {
           <Scale size={16} aria-hidden /> Weigh on the bench
         </Button>
         <Button
-          aria-label={away ? 'Bring back' : 'Put away'}
+          aria-label={away ? 'Bring back' : 'Archive'}
           onClick={() =>
             change.mutate({
               ids,
               change: { away: !away },
-              says: `${ids.length === 1 ? 'A picture was' : `${ids.length} pictures were`} ${away ? 'brought back' : 'put away'}.`,
+              says: `${ids.length === 1 ? 'A picture was' : `${ids.length} pictures were`} ${away ? 'brought back' : 'archived'}.`,
             })
           }
         >

@@ -13,7 +13,7 @@ import { useTitle } from '../../parts/useTitle';
 export function KeepersView() {
   const { data: takes, isPending } = useKeepers();
   const go = useNavigate();
-  useTitle('What worked');
+  useTitle('Gallery of keepers');
   const goOn = useAct(keys.mixes, (take: Take) =>
     ask(api.POST('/api/v1/takes/{id}/mix', { params: { path: { id: take.id } } })),
   );
@@ -39,7 +39,7 @@ export function KeepersView() {
   return (
     <div className="flex h-full flex-col bg-booth">
       <header className="flex items-center gap-4 bg-paper px-4 py-2">
-        <h1 className="flex-1 font-title text-xl font-semibold">What worked</h1>
+        <h1 className="flex-1 font-title text-xl font-semibold">Gallery of keepers</h1>
         <Link to="/library" className="underline underline-offset-2">
           Back to the library
         </Link>

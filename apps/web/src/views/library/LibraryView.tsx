@@ -56,10 +56,10 @@ export function LibraryView() {
             to="/library/keepers"
             className="flex items-center rounded-lg bg-card px-3 font-semibold hover:bg-paper"
           >
-            What worked
+            Gallery of keepers
           </Link>
           <Button look="main" onClick={choose} className="flex items-center gap-1.5">
-            <Plus size={16} aria-hidden /> Bring in
+            <Plus size={16} aria-hidden /> Add pictures
           </Button>
         </div>
         {state.search.get('like') && <LikeBar state={state} />}
@@ -100,7 +100,7 @@ function BareWall({ state: { narrowed, clear } }: { state: LibraryState }) {
   const { choose } = useImports();
   if (narrowed)
     return (
-      <EmptyState dark title="Nothing like that here" action={<Button onClick={clear}>Show everything</Button>}>
+      <EmptyState dark title="No matches" action={<Button onClick={clear}>Show everything</Button>}>
         No picture has all of this together.
       </EmptyState>
     );
@@ -114,10 +114,10 @@ function BareWall({ state: { narrowed, clear } }: { state: LibraryState }) {
   return (
     <EmptyState
       dark
-      title="An empty wall"
+      title="No pictures yet"
       action={
         <Button look="main" onClick={choose}>
-          Bring in the first pictures
+          Add the first pictures
         </Button>
       }
     >

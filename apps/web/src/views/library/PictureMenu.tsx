@@ -61,11 +61,11 @@ export function PictureMenu({ references, selected, onSelect, onLarge, children 
               changeMany.mutate({
                 ids,
                 change: { away: !away },
-                says: `${ids.length === 1 ? 'A picture was' : `${ids.length} pictures were`} ${away ? 'brought back' : 'put away'}.`,
+                says: `${ids.length === 1 ? 'A picture was' : `${ids.length} pictures were`} ${away ? 'brought back' : 'archived'}.`,
               })
             }
           >
-            {away ? 'Bring back' : 'Put away'}
+            {away ? 'Bring back' : 'Archive'}
           </ContextMenu.Item>
         </ContextMenu.Content>
       </ContextMenu.Portal>

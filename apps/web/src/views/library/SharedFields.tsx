@@ -15,7 +15,7 @@ export function KindChoice({ ids, references }: Props) {
   const change = useChangeMany();
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-semibold text-muted">It is a picture of kind</legend>
+      <legend className="mb-1 text-sm font-semibold text-muted">Kind</legend>
       <div className="grid grid-cols-2 gap-1.5">
         {KINDS.map((k) => {
           const chosen = references.every((r) => r.kind === k.kind);

@@ -170,7 +170,7 @@ describe('the inspector', () => {
   });
   test('one picture has four sides, and the number of its faults', async () => {
     inspect([aReference({ checks: [{ id: 'flat', severity: 'note', reason: 'It is flat.' }] as never })]);
-    expect(screen.getAllByRole('tab').map((t) => t.textContent)).toEqual(['About', 'Focus', 'Engine gets', 'Checks 1']);
+    expect(screen.getAllByRole('tab').map((t) => t.textContent)).toEqual(['About', 'Focus', 'Engine sees', 'Checks 1']);
     await userEvent.click(screen.getByRole('tab', { name: 'Checks 1' }));
     expect(screen.getByText('It is flat.')).toBeVisible();
   });
@@ -181,7 +181,7 @@ describe('the inspector', () => {
   });
   test('is put away, and brought back from there', async () => {
     const asked = inspect([aReference()]);
-    await userEvent.click(screen.getByRole('button', { name: /Put away/ }));
+    await userEvent.click(screen.getByRole('button', { name: /Archive/ }));
     await waitFor(() => expect(changed(asked)).toEqual({ ids: ['r'], away: true }));
   });
 });

@@ -82,13 +82,13 @@ describe('the whole library', () => {
 describe('a bare wall', () => {
   test('where nothing was brought in it says how', async () => {
     open(found([]));
-    expect(await screen.findByText('An empty wall')).toBeVisible();
-    expect(screen.getByRole('button', { name: 'Bring in the first pictures' })).toBeVisible();
+    expect(await screen.findByText('No pictures yet')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Add the first pictures' })).toBeVisible();
   });
 
   test('where nothing is found everything is shown again', async () => {
     const asked = open(found([], 75), { at: '/library?words=zorblax&kind=style' });
-    expect(await screen.findByText('Nothing like that here')).toBeVisible();
+    expect(await screen.findByText('No matches')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Show everything' }));
     await waitFor(() => expect(searched(asked).at(-1)).not.toHaveProperty('words'));
     expect(screen.getByLabelText('Find by words')).toHaveValue('');

@@ -46,7 +46,7 @@ export function useRowKeys({ ids, rows, references, selected, onGo, onLarge, onS
       change({
         ids: these,
         change: { away: true },
-        says: `${these.length === 1 ? 'A picture was' : `${these.length} pictures were`} put away.`,
+        says: `${these.length === 1 ? 'A picture was' : `${these.length} pictures were`} archived.`,
       });
     else if (/^[0-5]$/.test(key)) change({ ids: these, change: { rating: Number(key) } });
     else if (key === 'h') change({ ids: these, change: { favourite: !references.get(id)?.favourite } });

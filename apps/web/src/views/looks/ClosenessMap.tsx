@@ -18,7 +18,7 @@ export function ClosenessMap({
   const strange = (id: string) => reading.stranger === id;
   return (
     <figure>
-      <figcaption className="mb-1 text-sm font-semibold text-muted">What lies close, what apart</figcaption>
+      <figcaption className="mb-1 text-sm font-semibold text-muted">Closeness map</figcaption>
       <div className="h-52 rounded-md border border-line bg-card">
         <Scatter
           aria-label={`Map of ${reading.map.length} pictures${reading.stranger ? `; ${title(reading.stranger)} lies apart` : ''}`}

@@ -32,7 +32,7 @@ export function LookPicture({
           <span className="min-w-0 flex-1 truncate font-semibold">{r.title}</span>
           <button
             type="button"
-            aria-label={`Take ${r.title} out of the look`}
+            aria-label={`Remove ${r.title}`}
             className="grid size-6 place-items-center rounded text-muted hover:text-ink"
             onClick={onRemove}
           >

@@ -26,7 +26,7 @@ export function LookReading({ reading, references }: Props) {
       </section>
       {reading.swatches.length > 0 && (
         <section>
-          <h2 className="mb-1 text-sm font-semibold text-muted">Palette of all together</h2>
+          <h2 className="mb-1 text-sm font-semibold text-muted">Combined palette</h2>
           <div
             className="flex h-8 overflow-hidden rounded-md"
             role="img"

@@ -126,7 +126,7 @@ function Upkeep({ look }: { look: Look }) {
   );
   const remove = useAct(keys.looks, async () => {
     await ask(api.DELETE('/api/v1/looks/{id}', { params: { path: { id: look.id } } }));
-    tell(`The look “${look.name}” was put away.`, { action: { label: 'Bring it back', run: () => void restore() } });
+    tell(`The look “${look.name}” was archived.`, { action: { label: 'Bring it back', run: () => void restore() } });
   });
   return (
     <div className="flex gap-2">
@@ -137,7 +137,7 @@ function Upkeep({ look }: { look: Look }) {
         <Copy size={15} aria-hidden /> Duplicate
       </Button>
       <Button className="flex items-center gap-1.5" onClick={() => void remove().then(() => void go('/looks'))}>
-        <Trash2 size={15} aria-hidden /> Put away
+        <Trash2 size={15} aria-hidden /> Archive
       </Button>
     </div>
   );

@@ -155,7 +155,7 @@ function Stage({ frame, alt }: { frame: Sequence['free'][number] | undefined; al
           className="absolute inset-4 h-[calc(100%-2rem)] w-[calc(100%-2rem)] object-contain"
         />
       ) : (
-        <p className="text-white">{frame?.error ?? 'This frame waits in line.'}</p>
+        <p className="text-white">{frame?.error ?? 'This frame is queued.'}</p>
       )}
     </div>
   );

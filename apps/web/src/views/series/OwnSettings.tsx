@@ -75,7 +75,7 @@ export function OwnSettings({ shot, influences, lookup, acts }: Props) {
             aria-label="Own settings"
             className="z-40 flex w-80 flex-col gap-2 rounded-xl border border-line bg-paper p-3 shadow-xl"
           >
-            <h4 className="text-sm font-semibold text-muted">Weights here</h4>
+            <h4 className="text-sm font-semibold text-muted">Weights in this shot</h4>
             {influences.map((i) => {
               const own = shot.own.influences.find((o) => o.id === i.id)?.weight;
               return (

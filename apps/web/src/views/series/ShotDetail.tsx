@@ -58,8 +58,8 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         <Table shot={shot} take={take} attempt={attempt} />
         <TakeRow takes={[...tries(shot), ...ownTakes(shot)]} chosen={take?.id} leadId={shot.leadId} onTake={onTake} />
       </section>
-      <aside aria-label="What arrived" className="flex min-h-0 flex-col gap-3 overflow-y-auto bg-paper p-4">
-        <h2 className="text-sm font-semibold text-muted">What arrived</h2>
+      <aside aria-label="Arrival" className="flex min-h-0 flex-col gap-3 overflow-y-auto bg-paper p-4">
+        <h2 className="text-sm font-semibold text-muted">Arrival</h2>
         <Arrived influences={all} lookup={lookup} take={take} attempt={attempt} />
         {attempt ? (
           <TryActs attempt={attempt} acts={acts} />
@@ -101,7 +101,7 @@ function ShotHead({
           <EyeOff size={16} aria-hidden />
         </Act>
         <Act
-          label="A mix of its own, to the bench"
+          label="Copy as a new mix"
           onClick={() => void acts.toMix(shot).then((mix) => mix && go(`/bench/${mix.id}`))}
         >
           <FlaskConical size={16} aria-hidden />
@@ -109,7 +109,7 @@ function ShotHead({
         <Act label="Set the shot in motion" onClick={onMotion}>
           <Film size={16} aria-hidden />
         </Act>
-        <Act label="Take the shot out" onClick={() => void acts.removeShot(shot)}>
+        <Act label="Skip this shot" onClick={() => void acts.removeShot(shot)}>
           <Trash2 size={16} aria-hidden />
         </Act>
       </span>
@@ -195,7 +195,7 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
         {next
           ? progress
             ? `${progress.step}, ${percent(progress.fraction)}`
-            : 'This shot waits in line.'
+            : 'This shot is queued.'
           : (shot.takes[0]?.error ?? 'This shot has no picture yet. Render what changed: it comes with the others.')}
       </p>
     );

@@ -39,7 +39,7 @@ export const ShotTile = memo(function ShotTile({
   const state = [
     fall && 'falls out',
     stale && `changed: ${shot.stale.join(', ')}`,
-    next && (next.status === 'queued' ? 'waits in line' : 'is rendered'),
+    next && (next.status === 'queued' ? 'queued' : 'is rendered'),
     take?.keeper && 'keeper',
     shot.skipped && 'skipped',
     tries(shot).length > 0 && 'something is tried',

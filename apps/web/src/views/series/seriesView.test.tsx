@@ -107,7 +107,7 @@ describe('a contact sheet', () => {
         aShot({ id: 's2', title: 'Two', takes: [grows], skipped: true }),
       ]),
     );
-    expect(await tile(/^Shot 1: One \(waits in line\)$/)).toHaveTextContent('waits');
+    expect(await tile(/^Shot 1: One \(queued\)$/)).toHaveTextContent('waits');
     expect(await tile(/^Shot 2: Two \(is rendered; skipped\)$/)).toHaveTextContent('begins 0 %');
   });
 

@@ -217,7 +217,7 @@ describe('what is done to a series', () => {
     answers({ 'POST /api/v1/series/{id}/render': { queued: 0 } });
     show(<Acts series={series} />);
     await act(async () => void (await acts.render({ quality: 'draft' })));
-    expect(screen.getByText('Every shot has such a take already.')).toBeVisible();
+    expect(screen.getByText('All shots are up to date.')).toBeVisible();
   });
 
   test('a shot is moved with the version that it has', async () => {

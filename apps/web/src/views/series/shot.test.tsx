@@ -38,7 +38,7 @@ describe('a shot', () => {
     detail({ takes: [take] }, take);
     expect(screen.getByAltText('Ilse on the pier')).toHaveAttribute('src', '/take/t');
     expect(screen.getByAltText('Control: the same without references')).toHaveAttribute('src', '/control');
-    const arrived = within(screen.getByRole('complementary', { name: 'What arrived' }));
+    const arrived = within(screen.getByRole('complementary', { name: 'Arrival' }));
     expect(arrived.getAllByRole('listitem').map((l) => l.textContent)).toEqual(['Carved quay50 %', 'Words kept90 %']);
   });
 
@@ -88,7 +88,7 @@ describe('a shot', () => {
 
   test('one that waits says so', () => {
     detail({ takes: [aShotTake({ status: 'queued', pictureUrl: undefined })] });
-    expect(screen.getByText('This shot waits in line.')).toBeVisible();
+    expect(screen.getByText('This shot is queued.')).toBeVisible();
   });
 
   test('what changed since is said; it is duplicated, skipped, taken out, laid on the bench', async () => {
@@ -97,8 +97,8 @@ describe('a shot', () => {
     expect(screen.getByText(/seed 4 → 5/)).toBeVisible();
     for (const [name, does] of [
       ['Duplicate the shot', 'duplicate'],
-      ['Take the shot out', 'removeShot'],
-      ['A mix of its own, to the bench', 'toMix'],
+      ['Skip this shot', 'removeShot'],
+      ['Copy as a new mix', 'toMix'],
     ] as const) {
       await userEvent.click(screen.getByRole('button', { name }));
       expect(acts[does]).toHaveBeenCalledWith(shot);

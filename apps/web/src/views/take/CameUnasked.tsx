@@ -14,8 +14,8 @@ export function CameUnasked({
 }) {
   if (!take.unasked.length) return null;
   return (
-    <section aria-label="Came unasked" className="flex flex-col gap-1">
-      <h2 className="text-sm font-semibold text-muted">Came unasked</h2>
+    <section aria-label="Uninvited" className="flex flex-col gap-1">
+      <h2 className="text-sm font-semibold text-muted">Uninvited</h2>
       <ul className="flex flex-col gap-0.5">
         {take.unasked.map((found, k) => (
           <li key={k}>

@@ -35,7 +35,7 @@ export function Lineage({
       )}
       {children.length > 0 && (
         <>
-          <h2 className="text-sm font-semibold text-muted">Went on to</h2>
+          <h2 className="text-sm font-semibold text-muted">Led to</h2>
           <div className="flex flex-wrap gap-1.5">
             {children.map((t) => (
               <Link key={t.id} to={`/takes/${t.id}`} aria-label={`Take of seed ${t.seed}, ${t.width} px wide`}>

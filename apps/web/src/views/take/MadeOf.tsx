@@ -65,6 +65,6 @@ function Influence({ influence: i, take, lookup }: { influence: MixInfluence; ta
   );
 }
 
-/** What arrived, as a clause. */
+/** Arrival, as a clause. */
 const arrivedText = (arrival: number): string =>
   arrivalText(arrival) === 'no' ? 'did not arrive' : `${arrivalText(arrival)} arrived`;

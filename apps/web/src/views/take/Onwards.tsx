@@ -37,7 +37,7 @@ export function Onwards({ take }: { take: Take }) {
             })
           }
         >
-          Lay all of it on the bench
+          Load this take on the bench
         </Button>
       )}
       <div className="grid grid-cols-2 gap-2">

@@ -28,7 +28,7 @@ describe('what made a take', () => {
 
   test('speaks of a reference that is gone', () => {
     show(<MadeOf take={aTake({ influences: [anInfluence({ referenceId: 'gone' })] })} lookup={lookup} />);
-    expect(screen.getByRole('listitem')).toHaveTextContent('A reference that was put away');
+    expect(screen.getByRole('listitem')).toHaveTextContent('A reference that was archived');
   });
 });
 
@@ -75,7 +75,7 @@ describe('what came unasked', () => {
 
   test('nothing is shown where nothing came', () => {
     show(<CameUnasked take={aTake()} shown={undefined} onShow={() => undefined} />);
-    expect(screen.queryByLabelText('Came unasked')).toBeNull();
+    expect(screen.queryByLabelText('Uninvited')).toBeNull();
   });
 });
 

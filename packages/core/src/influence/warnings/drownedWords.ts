@@ -14,9 +14,9 @@ export const drownedWords: Warner = ({ mix, acting, name }) => {
       {
         kind: 'drowned-words',
         influences: [strongest.id],
-        cause: `The words have ${percent(words)} of the ${channel}: ${name(strongest.id)} decides it.`,
+        cause: causeOf(channel, words, name(strongest.id)),
         fix: {
-          label: `Halve ${name(strongest.id)}`,
+          label: `Halve ${name(strongest.id)}’s weight`,
           changes: [{ influence: strongest.id, set: { weight: strongest.weight / 2 } }],
         },
       },
@@ -24,3 +24,11 @@ export const drownedWords: Warner = ({ mix, acting, name }) => {
   }
   return [];
 };
+
+const MATTERS = { layout: 'where things lie', identity: 'who this is' } as const;
+
+/** What is wrong, and why it matters for the picture. */
+function causeOf(channel: keyof typeof MATTERS, words: number, strongest: string): string {
+  const say = words < 0.005 ? 'no say' : `only ${percent(words)} of the say`;
+  return `The prompt has ${say} in ${MATTERS[channel]}: ${strongest}’s weight takes ${words < 0.005 ? 'all' : 'the rest'} of it.`;
+}

@@ -1,9 +1,9 @@
 import { optional } from '../setting';
 
 export const strictness = optional<number>({
-  label: 'Strict',
-  title: 'Strictness of the words',
-  says: 'How strictly traits and forms that the words name hold against references',
+  label: 'Strictness',
+  title: 'Prompt strictness',
+  says: 'How firmly traits and forms that the prompt names hold against references',
   form: { kind: 'number', low: 0, high: 1 },
   usual: 0.5,
   request: 'unless usual',

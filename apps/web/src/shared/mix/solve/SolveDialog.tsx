@@ -64,7 +64,7 @@ export function SolveDialog({ mixId, influences, lookup, take, over, save, onAdo
         ))}
         <Target
           name="at least of the words"
-          labels={{ box: 'The words have a target', field: 'Least of the words in percent' }}
+          labels={{ box: 'The prompt has a target', field: 'Least of the words in percent' }}
           asked={words !== undefined}
           value={words ?? 0.5}
           onAsk={(on) => setWords(on ? 0.5 : undefined)}
@@ -89,7 +89,7 @@ export function SolveDialog({ mixId, influences, lookup, take, over, save, onAdo
           />
         ) : (
           <p className="m-auto max-w-sm text-center">
-            The drafts of the search appear here, each with its weights and what arrived.
+            The drafts of the search appear here, each with its weights and its arrival.
           </p>
         )}
       </div>
