@@ -5,7 +5,7 @@ import type { Environment } from '../painter/light/environment';
 import type { LayoutHints } from '../painter/places';
 import { lightOfBrief } from '../staging/lightOfBrief';
 import { mixLight } from '../staging/light';
-import { somebodyIn } from '../understand/areas/somebody';
+import { somebodyIn } from '../understand/somebodyIn';
 import { subjectOf } from '../understand/subject';
 import { jointsOfFigure } from '../understand/lines/figureLines';
 import type { SeenPicture } from '../understand/readPicture';

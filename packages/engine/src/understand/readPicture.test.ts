@@ -1,7 +1,7 @@
 import { pictureFromRgba, type Picture, type SeenKind } from '@urbild/core';
 import { FAMILIES, SCENE_FAMILIES, type FamilyPicture } from '@urbild/engine-tools';
 import { flowStrokes } from './areas/flow';
-import { somebodyIn } from './areas/somebody';
+import { somebodyIn } from './somebodyIn';
 import { drawnBy, evenSteps, makingOf } from './drawnBy';
 import { readPicture, type SeenPicture } from './readPicture';
 

@@ -1,5 +1,3 @@
-import type { Box } from '@urbild/core';
-import type { SeenPicture } from '../readPicture';
 import type { Naming } from './naming';
 
 /** The head of a stick figure, and the pieces between its limbs, which are not things. */
@@ -48,27 +46,4 @@ export function nameColouredPeople(naming: Naming): void {
       }
     }
   }
-}
-
-/** The box around the largest person of a picture, in parts of it: a stick figure, or areas that are somebody; undefined where there is none. */
-export function somebodyIn({ figures, forms, kinds, width: w, height: h }: SeenPicture): Box | undefined {
-  const [figure] = [...figures].sort((a, b) => b.radius - a.radius);
-  if (figure) {
-    const points = Object.values(figure.joints);
-    const xs = points.map((p) => p[0]);
-    return {
-      left: Math.min(figure.head[0] - figure.radius, ...xs) / w,
-      right: Math.max(figure.head[0] + figure.radius, ...xs) / w,
-      top: (figure.head[1] - figure.radius) / h,
-      bottom: Math.max(...points.map((p) => p[1])) / h,
-    };
-  }
-  const parts = forms.flatMap((form, k) => (form && kinds.get(k)?.kind === 'person' ? [form] : []));
-  if (!parts.length) return undefined;
-  return {
-    left: Math.min(...parts.map((f) => f.left)) / w,
-    right: Math.max(...parts.map((f) => f.right)) / w,
-    top: Math.min(...parts.map((f) => f.top)) / h,
-    bottom: Math.max(...parts.map((f) => f.bottom)) / h,
-  };
 }
