@@ -1566,7 +1566,7 @@ export interface components {
             metadata: components["schemas"]["MetadataDto"];
             /** @description mixes that use it */
             usedIn: number;
-            /** @description was put away */
+            /** @description was archived */
             away: boolean;
             createdAt: string;
             /** @description to be sent with every change */
@@ -1952,7 +1952,7 @@ export interface components {
             balance: number;
             /** @description How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own */
             spread?: number;
-            /** @description How strictly traits and forms that the words name hold against references; 0.5 when absent */
+            /** @description How firmly traits and forms that the prompt names hold against references; 0.5 when absent */
             strictness?: number;
             /** @description How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms; 0.5 when absent */
             ornateness?: number;
@@ -2977,7 +2977,7 @@ export interface operations {
                 look?: string;
                 character?: string;
                 used?: "used" | "unused";
-                /** @description only what was put away */
+                /** @description only what was archived */
                 away?: boolean;
                 colour?: string;
                 /** @description how far off in OKLab; 0.08 when absent */
