@@ -172,7 +172,7 @@ test('a crop by hand changes what the engine gets, and the next render; undo bri
   await grip.sendKeys(...Array.from({ length: 12 }, () => Key.ARROW_LEFT));
   await browser.until('the crop to be kept', async () => (await reference()).preparation.focus !== undefined);
   await browser.until('the picture to be prepared', async () =>
-    /gets 3[0-3]\d × /.test(await (await browser.find('aside[aria-label="Selection"]')).getText()),
+    /sees 3[0-3]\d × /.test(await (await browser.find('aside[aria-label="Selection"]')).getText()),
   );
   const after = await reference();
   expect(after.pictureUrl).not.toBe(before.pictureUrl);
