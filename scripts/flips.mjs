@@ -2,7 +2,7 @@
  * What the tests are worth: changes lines of the code one at a time - a condition, a number, a call that is left out - and runs the
  * tests that stand on the changed file. A change that no test minds is printed.
  *
- *     node scripts/flips.mjs [--seed 1] [--count 40] [--from 1] [--only packages/core] [--browser]
+ *     node scripts/flips.mjs [--seed 1] [--count 40] [--from 1] [--only packages/core] [--workers 2] [--browser]
  *
  * Works in a copy of the tree. With --from a run that was cut off goes on at a change, by its number. With --browser, what no unit test
  * minds is built and tried by the browser's tests too. Not part of ./check: it takes an hour or two.
@@ -33,6 +33,7 @@ const { values: said } = parseArgs({
     count: { type: 'string', default: '40' },
     from: { type: 'string', default: '1' },
     only: { type: 'string', default: '' },
+    workers: { type: 'string', default: '50%' },
     browser: { type: 'boolean', default: false },
   },
 });
@@ -152,17 +153,23 @@ const jest = path.join('node_modules', 'jest', 'bin', 'jest.js');
 
 /** Runs Jest; returns the first suite that failed, with the name of its first failing test. Undefined where all pass. */
 function failureOf(where, ...args) {
-  const { status, stderr } = run(where, jest, '--colors=false', ...args);
+  const { status, stderr } = run(where, jest, '--colors=false', `--maxWorkers=${said.workers}`, ...args);
   if (status === 0) return undefined;
   const suite = /^FAIL (?:\S+ )?(\S+\.(?:test|e2e)\.tsx?)/m.exec(stderr)?.[1] ?? '';
   return { suite, test: /^ {2}● (.+)$/m.exec(stderr)?.[1] ?? 'the run did not come to its end' };
 }
 
-/** What is tried for a change, in this order: the tests beside the file, the frozen pictures, all tests that stand on it. */
+/**
+ * What is tried for a change, in this order: the tests beside the file, those of its package, the frozen pictures, all tests that stand
+ * on it.
+ */
 function trials(file) {
   const beside = path.dirname(file).replaceAll('/', '[\\\\/]');
   return [
     ['beside', '--bail', '--passWithNoTests', '--testPathPatterns', `${beside}[\\\\/][^\\\\/]*\\.test`],
+    ...(/packages\/core\//.test(file)
+      ? [['elsewhere', '--bail', '--passWithNoTests', '--selectProjects', 'core', '--findRelatedTests', file]]
+      : []),
     ...(/packages\/(engine|core)\//.test(file)
       ? [['pictures', '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']]
       : []),

@@ -1,7 +1,6 @@
 import { altTextOf, promptsFor, seenPeople, understand } from '@urbild/core';
-import { mkdir } from 'fs/promises';
 import path from 'path';
-import sharp from 'sharp';
+import { captionedSheet, type Captioned } from './captioned';
 import { foreignPictures, type Foreign } from './foreignPictures';
 import type { Line } from './line';
 
@@ -28,6 +27,7 @@ const invents = (texts: readonly string[]): boolean =>
 export async function saidOfForeign(print: (text: string) => void, keep?: string): Promise<Line[]> {
   const tables = new Map<string, Map<string, number>>();
   let [all, serious, invented, wrongPeople] = [0, 0, 0, 0];
+  const shown: Captioned[] = [];
   for await (const foreign of foreignPictures(EACH, FIRST_SEED)) {
     const { family, made, described } = foreign;
     const nth = all++ % EACH;
@@ -43,8 +43,9 @@ export async function saidOfForeign(print: (text: string) => void, keep?: string
     if (seenPeople({ ...foreign, joints: foreign.seen.joints }).people > made.truth.people) wrongPeople++;
     if (nth >= PRINTED) continue;
     print(`  ${sentence}${prompts.length ? ` | ${prompts.at(-1)}` : ''}`);
-    if (keep) await keepPicture(made, path.join(keep, 'said'));
+    shown.push({ made, caption: sentence });
   }
+  if (keep) await captionedSheet(shown, path.join(keep, 'said.png'));
   for (const [name, table] of tables)
     print(`  ${name}: ${[...table].map(([check, n]) => `${check} ${n}`).join(', ') || 'nothing wrong'} of ${EACH}`);
   return [
@@ -56,11 +57,4 @@ export async function saidOfForeign(print: (text: string) => void, keep?: string
       most: Math.floor(all * 0.02),
     },
   ];
-}
-
-async function keepPicture({ name, rgba, width, height }: Foreign['made'], folder: string): Promise<void> {
-  await mkdir(folder, { recursive: true });
-  await sharp(Buffer.from(rgba.buffer), { raw: { width, height, channels: 4 } })
-    .png()
-    .toFile(path.join(folder, `${name.replace(/[^a-z0-9.]+/gi, '-')}.png`));
 }

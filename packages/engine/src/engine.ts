@@ -92,7 +92,9 @@ export class BuiltInEngine implements Engine {
     }
     const rgba = await this.#finish(request, picture, start, pictures);
     const figures = figuresOf(base, picture);
-    const words = wordsFound(base, start ? pictureFromRgba(rgba, width, height) : picture);
+    const words = start
+      ? wordsFound(base, pictureFromRgba(rgba, width, height), request.mask ? 'within a mask' : 'with a picture')
+      : wordsFound(base, picture);
     lap('finish');
     return {
       width,

@@ -1,5 +1,5 @@
 import { lostWords } from '../influence/warnings';
-import { isColourWord, isLost, LOST_BELOW, wordsKept, type FoundWord } from './wordsKept';
+import { isLost, LOST_BELOW, wordsKept, type FoundWord } from './wordsKept';
 
 const word = (text: string, found: number): FoundWord => ({ start: 0, end: 1, text, means: `thing: ${text}`, found });
 const influence = (id: string, weight: number, on = true) =>
@@ -44,6 +44,7 @@ test('a colour that a look took is lost by itself, and takes nothing from who an
   const words = [word('girl', 'person: child girl', 0.9), word('red', 'colour: red', 0.1)];
   expect(wordsKept(words)).toBeCloseTo(0.9, 9);
   expect(words.filter(isLost).map(({ text }) => text)).toEqual(['red']);
-  expect(words.filter(isColourWord).map(({ text }) => text)).toEqual(['red']);
   expect(wordsKept([word('black', 'hair colour: black', 0.2)])).toBeUndefined();
+  expect(wordsKept([word('dusk', 'time: dusk', 0.2)])).toBeUndefined();
+  expect(wordsKept([word('rain', 'weather: rain', 0.2)])).toBeCloseTo(0.2, 9);
 });

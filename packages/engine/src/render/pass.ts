@@ -16,6 +16,7 @@ import { colourLooks, type ColourLook } from './foundColours';
 import { lookCast, type LookCast } from './lookCast';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
+import { wholeLook, type WholeLook } from './wholeWords';
 import { stageBetween, strengthOf, towards } from './startPicture';
 
 /** What a pass reports to. */
@@ -48,6 +49,8 @@ export interface Pass {
   readonly looks: readonly (ItemLook | undefined)[];
   /** Where the colours that the words name were painted. */
   readonly colours: readonly ColourLook[];
+  /** How the picture looked as a whole, as far as its words speak of that. */
+  readonly whole: WholeLook;
   /** What is known of whoever the influences show, by id. */
   readonly sheets: ReadonlyMap<string, TraitSheet>;
   readonly log: readonly ShareRecord[];
@@ -78,11 +81,11 @@ export function renderPass(
     checkpoint,
   });
   const change = request.start?.change ?? 1;
-  const staged = (painted: Picture): Picture => {
-    const changed = changes.reduce((p, apply) => apply(p), painted);
-    return start ? stageBetween(start, changed, change) : changed;
-  };
-  const painted = staged(stage.painted());
+  const changed = (picture: Picture): Picture => changes.reduce((p, apply) => apply(p), picture);
+  const begunAt = (picture: Picture): Picture => (start ? stageBetween(start, picture, change) : picture);
+  // what the words say is looked for as the painter painted it, not as the start picture has it
+  const said = changed(stage.painted());
+  const painted = begunAt(said);
   checkpoint();
   const steady = (picture: Picture): Picture =>
     held && request.hold && request.frame
@@ -94,8 +97,9 @@ export function renderPass(
     labels,
     figures,
     seen: stage.seen,
-    looks: looksOf(stage.seen, painted),
-    colours: colourLooks(brief, stage.seen, painted),
+    looks: looksOf(stage.seen, said),
+    colours: colourLooks(brief, stage.seen, said),
+    whole: wholeLook(stage.seen, labels, said),
     sheets: direction.sheets,
     log: [...plan.log, ...direction.identities.log],
     applied: plan.applied,
@@ -110,7 +114,9 @@ export function renderPass(
     // the labels are those of the painted stage: a start picture has none
     labels: begun ? undefined : labels,
     stageIn:
-      brief.medium || begun ? undefined : ({ medium, palette }) => staged(stage.drawnIn(medium, palette, checkpoint)),
+      brief.medium || begun
+        ? undefined
+        : ({ medium, palette }) => begunAt(changed(stage.drawnIn(medium, palette, checkpoint))),
     stageKey: stageKey(told),
     references: laid.map(({ influence, part, told, picture: p }) => ({
       influence,

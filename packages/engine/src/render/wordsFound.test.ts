@@ -1,4 +1,4 @@
-import { createPicture, isLost, wordsKept } from '@urbild/core';
+import { createPicture, isLost, pictureFromRgba, wordsKept } from '@urbild/core';
 import { BuiltInEngine } from '../engine';
 import { foreignPhotograph, influence, request } from '../testing';
 import type { RenderRequest } from '../contract/request';
@@ -18,9 +18,10 @@ test('without references everybody and everything is found whole, each where it 
     ['lantern', 'thing: lantern'],
     ['dog', 'creature: dog'],
     ['hen', 'creature: hen'],
+    ['dusk', 'time: dusk'],
   ]);
   expect(wordsKept(words)).toBeCloseTo(1, 5);
-  for (const { box } of words) {
+  for (const { box } of words.slice(0, 4)) {
     expect(box!.right).toBeGreaterThan(box!.left);
     expect(Math.min(box!.left, box!.top)).toBeGreaterThanOrEqual(0);
     expect(Math.max(box!.right, box!.bottom)).toBeLessThanOrEqual(1);
@@ -48,10 +49,13 @@ test('what another picture was laid over is lost, and nothing else', async () =>
   expect(after.words.filter(isLost).map(({ text }) => text)).toEqual(['haystack']);
 });
 
-test('a word that stands for nothing which is seen is not looked for', async () => {
+test('a place is not looked for, and the weather and the time are found in the whole of the picture', async () => {
   const { words } = await render({ prompt: 'the open sea in a storm at night' });
-  expect(words).toEqual([]);
-  expect(wordsKept(words)).toBeUndefined();
+  expect(words.map(({ means, box }) => [means, box])).toEqual([
+    ['weather: storm', undefined],
+    ['time: night', undefined],
+  ]);
+  expect(wordsKept((await render({ prompt: 'the open sea at night' })).words)).toBeUndefined();
 });
 
 test('what is so small and so like its ground that nobody finds it is told as not drawn, with all that is said of it', async () => {
@@ -60,12 +64,12 @@ test('what is so small and so like its ground that nobody finds it is told as no
     width: 512,
     height: 384,
   });
-  expect(words).toEqual([]);
+  expect(words.map(({ text }) => text)).toEqual(['storm']);
   expect(understood.map(({ text }) => text)).not.toContain('far away');
   expect(notDrawn).toHaveLength(1);
   expect(notDrawn[0]).toMatchObject({ text: 'boat', why: expect.stringMatching(/nobody finds it/) as string });
   const gulls = await render({ prompt: 'gulls over the pier at dawn', width: 512, height: 384 });
-  expect(gulls.words.map(({ text }) => text)).toEqual(['gulls']);
+  expect(gulls.words.map(({ text }) => text)).toEqual(['gulls', 'dawn']);
 });
 
 test('a camera that looks at a part says nothing of where things stand in the whole', async () => {
@@ -95,5 +99,40 @@ describe('the name of somebody', () => {
   test('is drawn by a description, or by a sheet that acts', async () => {
     expect(await notDrawn({ names: [{ name: 'Wiebke', description: 'a tall woman' }] })).toEqual([]);
     expect(await notDrawn({ names: [{ name: 'Wiebke', description: '' }], influences: [who] })).toEqual([]);
+  });
+});
+
+describe('what begins with another picture', () => {
+  const prompt = 'a fox beside a haystack in the meadow, snow, Ilse waves';
+  const start = (change: number) => ({ content: 'start', change });
+
+  test('does not show what the words say as long as that picture stays, and says so', async () => {
+    const { words, notDrawn, understood } = await render({ prompt, start: start(0.1) });
+    expect(words.filter(isLost)).toEqual([]);
+    const told = notDrawn.filter(({ why }) => /starts from stays here/.test(why)).map(({ text }) => text);
+    expect(told).toEqual(expect.arrayContaining(['fox', 'haystack', 'meadow', 'snow', 'Ilse']));
+    // what is said of somebody who is not there is not marked as understood either
+    expect(understood.map(({ text }) => text)).not.toContain('waves');
+  });
+
+  test('shows all of them where everything may change', async () => {
+    const { notDrawn, words } = await render({ prompt, start: start(1) });
+    expect(notDrawn.filter(({ why }) => /starts from/.test(why))).toEqual([]);
+    expect(words.filter(isLost)).toEqual([]);
+  });
+
+  test('shows them from its beginning on where it begins with a picture of the same words', async () => {
+    const { rgba, width, height } = await render({ prompt });
+    const own = pictureFromRgba(rgba, width, height);
+    const { notDrawn, words } = await render({ prompt, start: start(0.1) }, { start: own });
+    expect(notDrawn.filter(({ why }) => /starts from/.test(why))).toEqual([]);
+    expect(wordsKept(words)).toBeGreaterThan(0.8);
+  });
+
+  test('a mask that leaves no room for somebody is named as the reason', async () => {
+    const mask = { content: 'nothing', invert: false, feather: 0 };
+    const black = createPicture(SIZE.width, SIZE.height);
+    const { notDrawn } = await render({ prompt, start: start(0.9), mask }, { nothing: black });
+    expect(notDrawn.find(({ text }) => text === 'fox')!.why).toMatch(/a larger mask/);
   });
 });

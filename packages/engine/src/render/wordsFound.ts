@@ -1,9 +1,10 @@
-import type { Claim, FoundWord, NotDrawn, Picture, UnderstoodSpan } from '@urbild/core';
+import { isLost, type Claim, type FoundWord, type NotDrawn, type Picture, type UnderstoodSpan } from '@urbild/core';
 import { isSeen, witnessed } from '../painter/witness';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
 import { contrastOf, foundAgain, looksOf } from './foundAgain';
 import { coloursFound } from './foundColours';
 import type { Pass } from './pass';
+import { isArrangedAlike, WHOLE_AXES, wholeFound, wholeLook } from './wholeWords';
 
 /** What became of the words of a picture. */
 export interface WordsFound {
@@ -15,48 +16,84 @@ export interface WordsFound {
 /** Axes whose words name somebody or something that stands in the picture. */
 const NAMES: ReadonlySet<string> = new Set(['person', 'cast', 'creature', 'thing', 'place']);
 
-/** Hears the witnesses of a pass, and looks for everybody, everything and every named colour that is drawn in its finished picture. */
-export function wordsFound(
-  { brief, seen, looks, colours }: Pick<Pass, 'brief' | 'seen' | 'looks' | 'colours'>,
-  finished: Picture,
-): WordsFound {
+/** What a picture began with, where it did not begin with the painter's own: all of it stays in part, or all but what a mask shows. */
+export type Begun = 'with a picture' | 'within a mask';
+
+/** Why a word is not drawn where a picture began with another one. */
+const STAYS: Readonly<Record<Begun, string>> = {
+  'with a picture': 'The picture that it starts from stays here: with more change it is drawn.',
+  'within a mask': 'The picture that it starts from stays here: with more change, or a larger mask, it is drawn.',
+};
+
+/**
+ * Hears the witnesses of a pass, and looks for everybody, everything, every named colour, weather and time that is drawn in its finished
+ * picture. In one that began with another picture, what is not found was not lost: it has not come.
+ */
+export function wordsFound(pass: WordsOf, finished: Picture, begun?: Begun): WordsFound {
+  const { brief, seen, looks } = pass;
   const heard = witnessed(brief, seen);
   const faint = heard.drawn.filter((claim) => isFaint(claim, seen, looks));
   const drawn = heard.drawn.filter(({ entity }) => !faint.some((f) => f.entity === entity));
+  const all = foundIn(pass, drawn, finished);
+  const kept = begun ? all.filter(({ word }) => isLost(word)).map(({ claim }) => claim) : [];
+  if (begun && pass.whole && !isArrangedAlike(pass.whole, wholeLook(seen, pass.labels, finished)))
+    kept.push(...drawn.filter(({ axis, entity }) => WHOLE_AXES.has(axis) && entity === undefined));
   const notDrawn = [
     ...heard.notDrawn,
-    ...faint.map(({ axis, value, entity: _, ...span }) => ({ ...span, means: `${axis}: ${value}`, why: FAINT })),
+    ...faint.map((claim) => untold(claim, FAINT)),
+    ...kept.map((claim) => untold(claim, STAYS[begun!])),
   ].sort((a, b) => a.start - b.start);
   // what is said of somebody whom nobody finds is not seen either
-  const unseen = heard.drawn.filter(({ entity }) => faint.some((f) => f.entity === entity));
+  const gone = [...faint, ...kept.filter(({ axis }) => NAMES.has(axis))].flatMap(({ entity }) => entity ?? []);
+  const unseen = heard.drawn.filter(({ entity }) => entity !== undefined && gone.includes(entity));
   const missing = new Set([...notDrawn, ...unseen].map(({ start }) => start));
+  return {
+    understood: brief.understood.filter(({ start }) => !missing.has(start)),
+    notDrawn,
+    found: all
+      .map(({ word }) => word)
+      .filter(({ start }) => !missing.has(start))
+      .sort((a, b) => a.start - b.start),
+  };
+}
+
+/** What of a pass the words are looked for with. */
+type WordsOf = Pick<Pass, 'brief' | 'seen' | 'looks' | 'colours'> &
+  (Pick<Pass, 'whole' | 'labels'> | { whole?: undefined });
+
+const untold = ({ axis, value, entity: _, ...span }: Claim, why: string): NotDrawn => ({
+  ...span,
+  means: `${axis}: ${value}`,
+  why,
+});
+
+interface Found {
+  readonly claim: Claim;
+  readonly word: FoundWord;
+}
+
+/** Claims that can be looked for in a finished picture, with how well each is found. */
+function foundIn(pass: WordsOf, drawn: readonly Claim[], finished: Picture): Found[] {
+  const { seen, looks, colours } = pass;
+  const word = (claim: Claim, found: number, items: readonly number[] = []): Found => {
+    const { start, end, text, axis, value } = claim;
+    return { claim, word: { start, end, text, means: `${axis}: ${value}`, found, box: boxAround(items, seen) } };
+  };
   const now = looksOf(seen, finished);
-  const found = drawn.flatMap((claim): FoundWord[] => {
+  const named = drawn.flatMap((claim) => {
     const items = itemsOf(claim, seen);
     const values = items.flatMap((k) => {
       const [was, is] = [looks[k], now[k]];
       return was && is ? [foundAgain(was, is).found] : [];
     });
-    if (!values.length) return [];
-    const { start, end, text, axis, value } = claim;
-    const mean = values.reduce((a, b) => a + b, 0) / values.length;
-    return [{ start, end, text, means: `${axis}: ${value}`, found: mean, box: boxAround(items, seen) }];
+    return values.length ? [word(claim, values.reduce((a, b) => a + b, 0) / values.length, items)] : [];
   });
   const kept = coloursFound(colours, finished);
-  colours.forEach(({ claim }, k) => {
-    if (!drawn.some(({ start }) => start === claim.start)) return;
-    const { start, end, text, axis, value } = claim;
-    found.push({
-      start,
-      end,
-      text,
-      means: `${axis}: ${value}`,
-      found: kept[k],
-      box: boxAround(itemsOfAll(claim, seen), seen),
-    });
-  });
-  found.sort((a, b) => a.start - b.start);
-  return { understood: brief.understood.filter(({ start }) => !missing.has(start)), notDrawn, found };
+  const coloured = colours.flatMap(({ claim }, k) =>
+    drawn.some(({ start }) => start === claim.start) ? [word(claim, kept[k], itemsOfAll(claim, seen))] : [],
+  );
+  const whole = pass.whole ? wholeFound(drawn, pass.whole, wholeLook(seen, pass.labels, finished)) : [];
+  return [...named, ...coloured, ...whole.map(({ claim, found }) => word(claim, found))];
 }
 
 /** What is smaller than this part of the picture and nearer to its ground than that (OKLab) is there, and nobody finds it. */

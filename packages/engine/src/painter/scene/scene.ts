@@ -50,6 +50,8 @@ export class Scene {
   horizon?: number;
   /** Where the sun or moon stands, px, if there is one. */
   sun?: { readonly x: number; readonly y: number };
+  /** The running numbers of the marks of the weather, drops or flakes: from the first to before the last. */
+  weather?: readonly [first: number, last: number];
   /** What shall not appear, as in the brief: "thing: boat". */
   readonly refused = new Set<string>();
   /** One 512th of the shorter side: lengths of places and things are given in it. */
@@ -121,6 +123,13 @@ export class Scene {
     this.items.push(item);
     draw();
     item.last = this.#nextId;
+  }
+
+  /** Everything that `draw` adds is a mark of the weather. */
+  markWeather(draw: () => void): void {
+    const first = this.#nextId;
+    draw();
+    this.weather = [first, this.#nextId];
   }
 
   nextId(): number {

@@ -5,6 +5,7 @@ import type { FigureRecord } from './figureRecord';
 import type { SceneItem } from './items';
 import { REGION } from './region';
 import type { Scene } from './scene';
+import { weatherMarks, type WeatherMark } from './weatherMarks';
 
 /** A flat colour of an item as it was put down, and over how many pixels it can be seen. */
 export interface SeenColour {
@@ -40,6 +41,8 @@ export interface SceneSeen {
   /** px; absent where the picture came nearer to its subject. */
   readonly horizon?: number;
   readonly light: Environment;
+  /** What weather put in front of it, mark by mark. */
+  readonly weatherMarks: readonly WeatherMark[];
   readonly lamps: number;
   readonly medium: Medium;
   readonly seed: number;
@@ -91,6 +94,7 @@ export function seenOf(scene: Scene, areas: AreaMap, medium: Medium): SceneSeen 
     regions,
     horizon,
     light,
+    weatherMarks: weatherMarks(scene),
     lamps: scene.lamps.length,
     medium,
     seed: scene.seed,

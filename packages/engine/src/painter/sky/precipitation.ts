@@ -7,10 +7,12 @@ import type { Scene } from '../scene/scene';
 /** Rain, snow and mist in front of everything, as the weather says. `horizon` in px. */
 export function paintPrecipitation(scene: Scene, horizon: number): void {
   const { weather } = scene.light;
-  if (weather === 'rain') rain(scene, 0.6, 210);
-  if (weather === 'storm') rain(scene, 0.45, 170);
-  if (weather === 'snow') snow(scene, 190);
-  if (weather === 'wind') gusts(scene);
+  scene.markWeather(() => {
+    if (weather === 'rain') rain(scene, 0.6, 210);
+    if (weather === 'storm') rain(scene, 0.45, 170);
+    if (weather === 'snow') snow(scene, 190);
+    if (weather === 'wind') gusts(scene);
+  });
   if (weather === 'fog') mist(scene, horizon + 30 * scene.unit, 120 * scene.unit, 0.5);
 }
 

@@ -1,0 +1,148 @@
+import {
+  CHROMA_GAIN,
+  clamp,
+  resample,
+  type Claim,
+  type Lab,
+  type Picture,
+  type SceneBrief,
+  type Time,
+} from '@urbild/core';
+import { REGION } from '../painter/scene/region';
+import type { SceneSeen } from '../painter/scene/seen';
+import type { WeatherMark } from '../painter/scene/weatherMarks';
+import { alike, centred } from './alike';
+import { colourKept } from './foundColours';
+
+/** How a picture looks as a whole, for the words that name nobody and nothing: weather, time, place. */
+export interface WholeLook {
+  /** What sets each mark of the weather off from what is beside it, OKLab. */
+  readonly marks: readonly Lab[];
+  /** The mean colour of its sky, or of all of it where there is hardly a sky, OKLab. */
+  readonly tone: Lab;
+  /** L, a, b of the cells of a grid over it. */
+  readonly cells: readonly Float64Array[];
+}
+
+/** Columns and rows of the grid. */
+const CELLS = 16;
+/** Less of the picture than this is no sky that tells the time. */
+const LEAST_SKY = 0.05;
+/** A mark is compared with what lies so far beside it, px at 512 and at least. */
+const BESIDE = { px: 4, least: 2 } as const;
+/** Fewer marks than this say nothing. */
+const LEAST_MARKS = 5;
+
+/** Looks at a picture of a scene; `labels` are those of its stage. */
+export function wholeLook(seen: SceneSeen, labels: Uint8Array, picture: Picture): WholeLook {
+  // a camera that sees a part of the scene does not see the marks where they were put
+  const marks = seen.view ? [] : seen.weatherMarks.map((mark) => markLook(mark, picture));
+  const small = resample(picture, CELLS, CELLS);
+  return {
+    marks,
+    tone: toneOf(labels, picture),
+    cells: small.planes.map((plane, c) => Float64Array.from(plane, (v) => v / (c ? CHROMA_GAIN : 1))),
+  };
+}
+
+const colourAt = ({ planes }: Picture, i: number): Lab => [
+  planes[0][i],
+  planes[1][i] / CHROMA_GAIN,
+  planes[2][i] / CHROMA_GAIN,
+];
+
+/** The mean colour on a mark less that beside it, on all four sides. */
+function markLook(mark: WeatherMark, picture: Picture): Lab {
+  const { width, height } = picture;
+  const off = Math.max(BESIDE.least, Math.round((BESIDE.px * Math.min(width, height)) / 512));
+  const [on, beside] = [
+    [0, 0, 0],
+    [0, 0, 0],
+  ];
+  let around = 0;
+  for (const i of mark) {
+    const [x, y] = [i % width, Math.floor(i / width)];
+    colourAt(picture, i).forEach((v, c) => (on[c] += v / mark.length));
+    for (const [dx, dy] of [
+      [-off, 0],
+      [off, 0],
+      [0, -off],
+      [0, off],
+    ]) {
+      if (x + dx < 0 || y + dy < 0 || x + dx >= width || y + dy >= height) continue;
+      colourAt(picture, i + dy * width + dx).forEach((v, c) => (beside[c] += v));
+      around++;
+    }
+  }
+  return around ? ([0, 1, 2].map((c) => on[c] - beside[c] / around) as unknown as Lab) : [0, 0, 0];
+}
+
+function toneOf(labels: Uint8Array, picture: Picture): Lab {
+  const isSky = (i: number) => labels[i] === REGION.sky || labels[i] === REGION.cloud;
+  let sky = 0;
+  for (let i = 0; i < labels.length; i++) if (isSky(i)) sky++;
+  const all = sky < LEAST_SKY * labels.length;
+  const n = all ? labels.length : sky;
+  const sum: [number, number, number] = [0, 0, 0];
+  for (let i = 0; i < labels.length; i++)
+    if (all || isSky(i)) colourAt(picture, i).forEach((v, c) => (sum[c] += v / n));
+  return sum;
+}
+
+/**
+ * How much of the weather's marks can still be seen, 0..1; undefined where there are too few. The part of what set them off that is left
+ * (the slope of a regression through zero), and how surely it is theirs (its correlation): both fall among strokes that are as strong.
+ */
+export function marksFound(was: WholeLook, now: WholeLook): number | undefined {
+  if (was.marks.length < LEAST_MARKS) return undefined;
+  let [both, before, after] = [0, 0, 0];
+  was.marks.forEach((mark, k) =>
+    mark.forEach((v, c) => {
+      both += v * now.marks[k][c];
+      before += v * v;
+      after += now.marks[k][c] ** 2;
+    }),
+  );
+  if (before < 1e-9) return undefined;
+  if (both <= 0 || after < 1e-12) return 0;
+  return Math.sqrt(Math.min(1, both / before) * Math.min(1, both / Math.sqrt(before * after)));
+}
+
+/** Times that are dark, and those whose sky has a colour of its own; the others have the light of any day. */
+const DARK: ReadonlySet<string> = new Set<Time>(['night', 'moonlight']);
+const COLOURED: ReadonlySet<string> = new Set<Time>(['dawn', 'dusk']);
+/** So much lighter nobody calls a night one; less than the first is nothing, OKLab L. */
+const DAYLIGHT = { from: 0.1, whole: 0.4 } as const;
+
+/** How much of a time of day is left in a sky, 0..1; undefined for those that any light fits. */
+function timeFound(time: string, was: Lab, now: Lab): number | undefined {
+  if (DARK.has(time)) return 1 - clamp((now[0] - was[0] - DAYLIGHT.from) / (DAYLIGHT.whole - DAYLIGHT.from));
+  return COLOURED.has(time) ? colourKept(was, now) : undefined;
+}
+
+/** Claims of weather and time, with how much of each is found, 0..1; those that cannot be looked for are left out. */
+export function wholeFound(
+  claims: readonly Claim[],
+  was: WholeLook,
+  now: WholeLook,
+): { readonly claim: Claim; readonly found: number }[] {
+  return claims.flatMap((claim) => {
+    const found =
+      claim.axis === 'weather'
+        ? marksFound(was, now)
+        : claim.axis === 'time'
+          ? timeFound(claim.value, was.tone, now.tone)
+          : undefined;
+    return found === undefined ? [] : [{ claim, found }];
+  });
+}
+
+/** Below this two pictures are not arranged alike. */
+const ONE_ARRANGEMENT = 0.6;
+
+/** True where a picture is arranged as another is, whatever became of the colours. */
+export const isArrangedAlike = (a: WholeLook, b: WholeLook): boolean =>
+  alike(centred(a.cells), centred(b.cells)) >= ONE_ARRANGEMENT;
+
+/** The axes that speak of the whole picture. */
+export const WHOLE_AXES: ReadonlySet<string> = new Set<keyof SceneBrief>(['place', 'season', 'framing', 'camera']);
