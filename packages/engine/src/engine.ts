@@ -77,19 +77,18 @@ export class BuiltInEngine implements Engine {
         lap(step.replace(/ of .*/, ''));
       },
     });
-    const free = (i: number) => request.influences[i].region === undefined;
-    const base = renderPass(
-      request,
-      loaded.filter((p) => free(p.influence)),
-      given,
-      context(0),
-    );
+    // what is bound to a region acts there and takes nothing from the others elsewhere
+    const passWith = (bound: readonly number[], nth: number) => {
+      const acts = (i: number) => request.influences[i].region === undefined || bound.includes(i);
+      const influences = request.influences.map((one, i) => (acts(i) ? one : { ...one, on: false }));
+      const pictures = loaded.filter((p) => acts(p.influence));
+      return renderPass({ ...request, influences }, pictures, given, context(nth));
+    };
+    const base = passWith([], 0);
     let { picture } = base;
-    for (const [nth, { mask, influences }] of regions.entries()) {
-      // once more with what is bound to this region, seen through its mask
-      const bound = loaded.filter((p) => free(p.influence) || influences.includes(p.influence));
-      picture = through(mask, renderPass(request, bound, given, context(nth + 1)).picture, picture);
-    }
+    // once more with what is bound to a region, seen through its mask
+    for (const [nth, { mask, influences }] of regions.entries())
+      picture = through(mask, passWith(influences, nth + 1).picture, picture);
     const rgba = await this.#finish(request, picture, start, pictures);
     const figures = figuresOf(base, picture);
     const words = start

@@ -17,6 +17,7 @@ import { lookCast, type LookCast } from './lookCast';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
 import { wholeLook, type WholeLook } from './wholeWords';
+import { subjectsOf } from './subjects';
 import { stageBetween, strengthOf, towards } from './startPicture';
 
 /** What a pass reports to. */
@@ -113,6 +114,7 @@ export function renderPass(
     stage: painted,
     // the labels are those of the painted stage: a start picture has none
     labels: begun ? undefined : labels,
+    subjects: begun ? undefined : () => subjectsOf(stage.seen, labels),
     stageIn:
       brief.medium || begun
         ? undefined

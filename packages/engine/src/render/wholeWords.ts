@@ -18,7 +18,7 @@ import { colourKept } from './foundColours';
 export interface WholeLook {
   /** What sets each mark of the weather off from what is beside it, OKLab. */
   readonly marks: readonly Lab[];
-  /** The mean colour of its sky, or of all of it where there is hardly a sky, OKLab. */
+  /** The median colour of its sky, or of all of it where there is hardly a sky, OKLab. */
   readonly tone: Lab;
   /** L, a, b of the cells of a grid over it. */
   readonly cells: readonly Float64Array[];
@@ -77,16 +77,21 @@ function markLook(mark: WeatherMark, picture: Picture): Lab {
   return around ? ([0, 1, 2].map((c) => on[c] - beside[c] / around) as unknown as Lab) : [0, 0, 0];
 }
 
+/** Every so many pixels tell the tone. */
+const EVERY = 7;
+
+/** The median colour of the sky, so that what covers a part of it changes nothing. */
 function toneOf(labels: Uint8Array, picture: Picture): Lab {
-  const isSky = (i: number) => labels[i] === REGION.sky || labels[i] === REGION.cloud;
-  let sky = 0;
-  for (let i = 0; i < labels.length; i++) if (isSky(i)) sky++;
-  const all = sky < LEAST_SKY * labels.length;
-  const n = all ? labels.length : sky;
-  const sum: [number, number, number] = [0, 0, 0];
-  for (let i = 0; i < labels.length; i++)
-    if (all || isSky(i)) colourAt(picture, i).forEach((v, c) => (sum[c] += v / n));
-  return sum;
+  const sky: Lab[] = [];
+  const all: Lab[] = [];
+  for (let i = 0; i < labels.length; i += EVERY) {
+    const colour = colourAt(picture, i);
+    all.push(colour);
+    if (labels[i] === REGION.sky || labels[i] === REGION.cloud) sky.push(colour);
+  }
+  const of = sky.length < LEAST_SKY * all.length ? all : sky;
+  const median = (c: number) => of.map((v) => v[c]).sort((a, b) => a - b)[of.length >> 1];
+  return [median(0), median(1), median(2)];
 }
 
 /**

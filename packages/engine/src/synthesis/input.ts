@@ -1,5 +1,6 @@
 import type { Picture } from '@urbild/core';
 import type { MatchHelper } from './halves';
+import type { Subject } from './holdSubject';
 import type { PatchKernel } from './kernel';
 import type { SynthesisPlan } from './plan';
 import type { StageMedium } from './stageMedium';
@@ -23,6 +24,8 @@ export interface SynthesisInput {
   /** Draws the same stage in another medium; without it the stage's own medium serves every look. */
   readonly stageIn?: (medium: StageMedium) => Picture;
   readonly labels?: Uint8Array;
+  /** Everybody who must be seen, whatever lies over them; made when they are needed. */
+  readonly subjects?: () => readonly Subject[];
   /** Names the stage in the caches. */
   readonly stageKey: string;
   readonly references: readonly ReferenceInput[];

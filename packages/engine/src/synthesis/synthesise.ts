@@ -12,6 +12,7 @@ import { detailMask } from './detail';
 import { toCommonPalette, type RecolouredReference } from './commonPalette';
 import { calmSkin, evenHues, holdFigures, holdMask, takeStraysBack } from './figureGuard';
 import { holdForm } from './holdForm';
+import { holdSubject } from './holdSubject';
 import { blendBands, pullLiteral } from './bands';
 import type { SynthesisInput } from './input';
 import { drawKeyLines } from './keyLines';
@@ -184,7 +185,13 @@ function closed(work: Work, blended: Picture, textures: readonly RecolouredRefer
   const grained = total > 0 ? matchTextureEnergy(out, measures, strengths, sizes, checkpoint) : out;
   checkpoint();
   const inks = drawn?.inked ? insistOnPalette(grained, palette, INKS_MISS * amountOf(palette)) : grained;
-  return insistOnPalette(inks, palette, overOf(plan));
+  const done = insistOnPalette(inks, palette, overOf(plan));
+  // a look that prints in a few inks sets people off by its inks: shades of them would be none of its own
+  if (!drawn?.inked && input.subjects) {
+    checkpoint();
+    holdSubject(done, stage, input.subjects(), Math.min(1, (strict * (1 - literal)) / over ** 2));
+  }
+  return done;
 }
 
 /** The stage as it was painted first, in the palette that the picture is to have. */

@@ -1,0 +1,131 @@
+import { blurPlane, CHROMA_GAIN, clamp, smoothstep, type Picture } from '@urbild/core';
+
+/** A figure, or a part of one, that must stand off from what is around it. */
+export interface Subject {
+  /** 1 where it is, 0 elsewhere; one byte a pixel. */
+  readonly mask: Uint8Array;
+  /** Left, top, right, bottom of it, px. */
+  readonly box: readonly [number, number, number, number];
+  /** How far its edges reach, px of 512: little for eyes, more for whole figures. */
+  readonly reach: number;
+}
+
+/** What stands out so much is seen at once, OKLab: more is not held. */
+const CLEAR = 0.15;
+/** The part of what set a subject off that it must keep at the usual strictness. */
+const KEPT = 0.95;
+/** Where the stage shows no more than the first there is no edge to hold; from the second on it is one, OKLab. */
+const EDGE = [0.02, 0.05] as const;
+/** How far a subject's own side of light or dark counts for the way in which it is set off, beside how it lies in the picture. */
+const OWN_SIDE = 0.5;
+/** What is nearer than this has no side of its own, OKLab L. */
+const NO_SIDE = 0.02;
+/** What sets off is measured over this part of the reach, and is brought in by this much more than is missing there. */
+const MEASURED = 0.5;
+const GAIN = 1.5;
+const TIMES = 2;
+const LEAST_WEIGHT = 1e-3;
+/** What lacks no more than this lacks nothing, OKLab L. */
+const ENOUGH = 1e-4;
+
+/**
+ * Sets subjects off where a look has drowned them: along the outline of each, where its inside and its outside have come nearer to each
+ * other than in the stage, lightness goes up on one side and down on the other, most at the outline and less away from it - unsharp
+ * masking by what is in front (Luft, Colditz & Deussen 2006). Hues stay those of the look. `amount` 0..1 is the part of what must be kept
+ * that is insisted on. Changes `picture`; both have one size, that of the masks.
+ */
+export function holdSubject(picture: Picture, stage: Picture, subjects: readonly Subject[], amount: number): void {
+  if (amount <= 0) return;
+  for (const subject of subjects) for (let n = 0; n < TIMES; n++) setOff(picture, stage, subject, amount);
+}
+
+/** A piece of a picture around a subject. */
+interface Piece {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+function setOff(picture: Picture, stage: Picture, { mask, box, reach }: Subject, amount: number): void {
+  const { width, height } = picture;
+  const sigma = Math.max(0.7, (reach * Math.max(width, height)) / 512);
+  const pad = Math.ceil(3 * sigma);
+  const [left, top] = [Math.max(0, Math.floor(box[0]) - pad), Math.max(0, Math.floor(box[1]) - pad)];
+  const piece: Piece = {
+    left,
+    top,
+    width: Math.min(width, Math.ceil(box[2]) + pad) - left,
+    height: Math.min(height, Math.ceil(box[3]) + pad) - top,
+  };
+  const inside = cut(mask, piece, width);
+  const is = sidesOf(picture, inside, piece, MEASURED * sigma);
+  const was = sidesOf(stage, inside, piece, MEASURED * sigma);
+  const soft = blurPlane(inside, piece.width, piece.height, sigma);
+  // hard steps of a mask would show as jags
+  const edge = blurPlane(inside, piece.width, piece.height, 0.6);
+  const lean = Math.sign(was.light.reduce((sum, v, i) => sum + v * soft[i] * (1 - soft[i]), 0)) * NO_SIDE;
+  const L = picture.planes[0];
+  for (let y = 0, i = 0; y < piece.height; y++)
+    for (let x = 0, at = (piece.top + y) * width + piece.left; x < piece.width; x++, i++, at++) {
+      const step = edge[i] - soft[i];
+      if (!step) continue;
+      const had = Math.hypot(was.light[i], was.hue[i]);
+      const wanted = amount * KEPT * Math.min(had, CLEAR) * smoothstep(EDGE[0], EDGE[1], had);
+      const way = is.light[i] + OWN_SIDE * was.light[i] + lean;
+      const side = way / Math.hypot(way, NO_SIDE);
+      const lack = Math.sqrt(Math.max(0, wanted ** 2 - is.hue[i] ** 2)) - side * is.light[i];
+      if (lack < ENOUGH) continue;
+      // what is white already cannot become lighter: then its ground becomes darker, by both parts
+      const [own, other] = side > 0 ? [1 - is.inner[i], is.outer[i]] : [is.inner[i], 1 - is.outer[i]];
+      const [mine, its] = [Math.min(own, lack) + LEAST_WEIGHT, Math.min(other, lack) + LEAST_WEIGHT];
+      const part = (2 * (step > 0 ? mine : its)) / (mine + its);
+      L[at] = clamp(L[at] + GAIN * side * lack * part * step);
+    }
+}
+
+/** What lies inside of a mask and what lies outside, around every pixel, OKLab. */
+interface Sides {
+  /** Lightness inside less that outside. */
+  readonly light: Float32Array;
+  /** How far apart the hues are. */
+  readonly hue: Float32Array;
+  /** Lightness inside, and outside. */
+  readonly inner: Float32Array;
+  readonly outer: Float32Array;
+}
+
+function sidesOf({ planes, width }: Picture, inside: Float32Array, piece: Piece, sigma: number): Sides {
+  const blurred = (plane: Float32Array) => blurPlane(plane, piece.width, piece.height, sigma);
+  const part = blurred(inside);
+  const [light, a, b] = planes.map((plane, c) => {
+    const own = cut(plane, piece, width);
+    const all = blurred(own);
+    const within = blurred(own.map((v, i) => v * inside[i]));
+    const [inner, outer] = [new Float32Array(own.length), new Float32Array(own.length)];
+    for (let i = 0; i < own.length; i++) {
+      // far from the outline there is one side only
+      const [m, n] = [part[i], 1 - part[i]];
+      if (m < LEAST_WEIGHT || n < LEAST_WEIGHT) continue;
+      inner[i] = within[i] / m / (c ? CHROMA_GAIN : 1);
+      outer[i] = (all[i] - within[i]) / n / (c ? CHROMA_GAIN : 1);
+    }
+    return { inner, outer, between: inner.map((v, i) => v - outer[i]) };
+  });
+  return {
+    light: light.between,
+    hue: a.between.map((v, i) => Math.hypot(v, b.between[i])),
+    inner: light.inner,
+    outer: light.outer,
+  };
+}
+
+/** A piece of a plane. */
+function cut(plane: Float32Array | Uint8Array, { left, top, width, height }: Piece, stride: number): Float32Array {
+  const out = new Float32Array(width * height);
+  for (let y = 0; y < height; y++) {
+    const from = (top + y) * stride + left;
+    out.set(plane.subarray(from, from + width), y * width);
+  }
+  return out;
+}
