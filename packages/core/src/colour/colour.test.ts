@@ -111,6 +111,20 @@ describe('colour transport', () => {
     expect(stage.planes[0]).toEqual(before);
   });
 
+  test('a mix is as colourful as its parts are on the mean, by any weights, and no more; grey stays grey', () => {
+    const chroma = ({ planes: [, a, b] }: Picture) => a.reduce((sum, v, i) => sum + Math.hypot(v, b[i]) / a.length, 0);
+    const yellow = halves([0.9, 0, 0.2], [0.5, 0.02, 0.15], 0.02);
+    const violet = halves([0.6, 0.12, -0.12], [0.2, 0.1, -0.05], 0.02);
+    const grey = halves([0.9, 0, 0], [0.1, 0, 0], 0);
+    for (const weight of [0.2, 0.5, 0.7]) {
+      const mixed = chroma(transportColours(stage, [yellow, violet], [weight, 1 - weight], { dither: 0 }));
+      const wanted = weight * chroma(yellow) + (1 - weight) * chroma(violet);
+      expect(mixed).toBeGreaterThan(0.9 * wanted);
+      expect(mixed).toBeLessThan(1.1 * wanted);
+    }
+    expect(chroma(transportColours(grey, [grey, grey], [1, 1], { dither: 0 }))).toBeLessThan(1e-3);
+  });
+
   test('between two tables colours go evenly from what one makes of them to what the other does', () => {
     const other = halves([0.1, 0.05, 0], [0.2, 0, 0.1], 0.02);
     const [a, b] = [target, other].map((t) =>

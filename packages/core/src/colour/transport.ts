@@ -58,7 +58,8 @@ function tableAlong(picture: Picture, direction: Direction, heightWeight: number
 
 /**
  * Moves the colours of `source` to the weighted barycentre of the colours of `targets` by sliced optimal transport
- * (Pitié, Kokaram and Dahyot 2007; Bonneel et al. 2015). `weights` are relative, not all zero. Returns a new picture;
+ * (Pitié, Kokaram and Dahyot 2007; Bonneel et al. 2015). `weights` are relative, not all zero. Where there are several, their
+ * colourfulness is that of the targets on the mean: a barycentre of unlike hues alone is greyer than each of them. Returns a new picture;
  * best done at about 100 px and carried up with a guided filter. What is measured of a target is kept with it: targets must
  * not be changed afterwards.
  */
@@ -103,5 +104,29 @@ export function transportColours(
       for (let i = 0; i < n; i++) plane[i] += amount * sum[c][i];
     }
   }
+  keepColourful(moved, targets, weights);
   return moved;
+}
+
+/** Mixed colours are made so much more colourful at most: grey has no hue to be brought out. */
+const MOST_GAIN = 2;
+
+/** Brings the mean chroma of a mix up to the weighted mean of that of its parts. Changes `mixed`. */
+function keepColourful(mixed: Picture, targets: readonly Picture[], weights: readonly number[]): void {
+  const parts = targets.flatMap((target, k) =>
+    weights[k] > 0 ? [{ chroma: meanChroma(target), weight: weights[k] }] : [],
+  );
+  if (parts.length < 2) return;
+  const total = parts.reduce((sum, { weight }) => sum + weight, 0);
+  const wanted = parts.reduce((sum, { chroma, weight }) => sum + (chroma * weight) / total, 0);
+  const gain = Math.min(MOST_GAIN, wanted / Math.max(1e-6, meanChroma(mixed)));
+  if (gain <= 1) return;
+  for (const plane of mixed.planes.slice(1)) for (let i = 0; i < plane.length; i++) plane[i] *= gain;
+}
+
+function meanChroma(picture: Picture): number {
+  const [, a, b] = picture.planes;
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) sum += Math.sqrt(a[i] * a[i] + b[i] * b[i]);
+  return sum / a.length;
 }

@@ -70,7 +70,9 @@ function partsOfHead(mask: Uint8Array, labels: Uint8Array, record: FigureRecord,
   const [ofHead, ofEyes] = [extent(head, width), extent(eyes, width)];
   return [
     ...(ofHead.count >= LEAST_HEAD ? [subject(head, ofHead.box, REACH.head, seen)] : []),
-    ...(ofEyes.count >= LEAST_EYES ? [{ mask: eyes, box: ofEyes.box, reach: reachOfEyes(ofEyes.box, seen) }] : []),
+    ...(ofEyes.count >= LEAST_EYES
+      ? [{ mask: eyes, box: ofEyes.box, reach: reachOfEyes(ofEyes.box, seen), whole: true }]
+      : []),
   ];
 }
 

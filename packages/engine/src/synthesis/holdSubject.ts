@@ -8,6 +8,8 @@ export interface Subject {
   readonly box: readonly [number, number, number, number];
   /** How far its edges reach, px of 512: little for eyes, more for whole figures. */
   readonly reach: number;
+  /** True for what is so small that it is moved as a whole, as eyes are. */
+  readonly whole?: boolean;
 }
 
 /** What stands out so much is seen at once, OKLab: more is not held. */

@@ -45,6 +45,8 @@ const STROKED = 0.5;
 /** Distance in OKLab from the mixtures of paper and key from which on a look has a third ink; else one between them serves. */
 const THIRD_INK = 0.04;
 const MIDDLE_BETWEEN = 0.45;
+/** A mixed ink's chroma is raised so many times at most: grey has no hue to be brought out. */
+const MOST_BROUGHT_OUT = 2;
 /** Least and largest part of a picture that key and middle ink cover: one that is nearly all key ink could not be read. */
 const KEY_PART = [0.15, 0.62] as const;
 const MIDDLE_PART = [0.1, 0.4] as const;
@@ -130,7 +132,7 @@ function inksOf(looks: readonly SurfaceShare[]): Inks {
   );
   const tails = looks.map((l) => measured(l.reference).tails());
   const tail = (end: 'dark' | 'light') =>
-    [0, 1, 2].map((c) => looks.reduce((s, l, i) => s + (l.share / total) * tails[i][end][c], 0)) as unknown as Lab;
+    mixedInk(looks.map(({ share }, i) => ({ lab: tails[i][end], part: share / total })));
   const key = tail('dark');
   const paper = tail('light');
   const off = (c: Lab) => toSegment(c, key, paper);
@@ -149,6 +151,14 @@ function inksOf(looks: readonly SurfaceShare[]): Inks {
     offTwo: mean(off),
     offThree: mean((c) => Math.min(off(c), toSegment(c, key, middle), toSegment(c, middle, paper))),
   };
+}
+
+/** An ink mixed of others is as colourful as they are on the mean: unlike hues alone would make it grey. `part` sums to 1. */
+function mixedInk(inks: readonly { readonly lab: Lab; readonly part: number }[]): Lab {
+  const [L, a, b] = [0, 1, 2].map((c) => inks.reduce((sum, { lab, part }) => sum + part * lab[c], 0));
+  const chroma = inks.reduce((sum, { lab, part }) => sum + part * Math.hypot(lab[1], lab[2]), 0);
+  const k = Math.min(MOST_BROUGHT_OUT, chroma / Math.max(1e-6, Math.hypot(a, b)));
+  return [L, k * a, k * b];
 }
 
 /** The mean colours of the darkest and lightest 2 % of a picture, thin strokes too. */

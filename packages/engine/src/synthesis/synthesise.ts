@@ -46,6 +46,8 @@ const PRINT_HOLD = 0.3;
 const PALETTE_MISS = 1;
 /** A stage that is printed in a look's inks keeps at least this much of its sharp edges everywhere. */
 const PRINTED = 0.6;
+/** How far the edges of a subject reach in a print, px of 512. */
+const PRINTED_REACH = 3;
 /** How far a stage in a look's inks is moved on to the look's whole palette. */
 const INKS_MISS = 0.4;
 /** The part of a hold that is left where forms are to hold least, and how much more of it there is where they hold most. */
@@ -186,11 +188,13 @@ function closed(work: Work, blended: Picture, textures: readonly RecolouredRefer
   checkpoint();
   const inks = drawn?.inked ? insistOnPalette(grained, palette, INKS_MISS * amountOf(palette)) : grained;
   const done = insistOnPalette(inks, palette, overOf(plan));
-  // a look that prints in a few inks sets people off by its inks: shades of them would be none of its own
-  if (!drawn?.inked && input.subjects) {
-    checkpoint();
-    holdSubject(done, stage, input.subjects(), Math.min(1, (strict * (1 - literal)) / over ** 2));
-  }
+  if (!input.subjects) return done;
+  checkpoint();
+  // a look that prints in a few inks sets people off by a line: wide shades of its inks would be none of its own
+  const subjects = input
+    .subjects()
+    .map((s) => (drawn?.inked && !s.whole ? { ...s, reach: Math.min(s.reach, PRINTED_REACH) } : s));
+  holdSubject(done, stage, subjects, Math.min(1, (strict * (1 - literal)) / over ** 2));
   return done;
 }
 
