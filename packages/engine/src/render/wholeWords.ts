@@ -77,14 +77,15 @@ function markLook(mark: WeatherMark, picture: Picture): Lab {
   return around ? ([0, 1, 2].map((c) => on[c] - beside[c] / around) as unknown as Lab) : [0, 0, 0];
 }
 
-/** Every so many pixels tell the tone. */
-const EVERY = 7;
+/** About so many pixels tell the tone. */
+const TELLING = 20000;
 
 /** The median colour of the sky, so that what covers a part of it changes nothing. */
 function toneOf(labels: Uint8Array, picture: Picture): Lab {
   const sky: Lab[] = [];
   const all: Lab[] = [];
-  for (let i = 0; i < labels.length; i += EVERY) {
+  const every = Math.max(1, Math.floor(labels.length / TELLING));
+  for (let i = 0; i < labels.length; i += every) {
     const colour = colourAt(picture, i);
     all.push(colour);
     if (labels[i] === REGION.sky || labels[i] === REGION.cloud) sky.push(colour);

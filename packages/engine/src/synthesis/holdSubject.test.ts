@@ -42,8 +42,10 @@ test('a subject that a look drowned stands off again, on the side where it stood
 });
 
 test('what stands off already stays as it is, by lightness or by hue', () => {
-  for (const picture of [square([0.8, 0], [0.5, 0]), square([0.2, 0], [0.6, 0]), square([0.5, 0.1], [0.5, -0.1])])
-    expect(held(picture, stage).planes[0]).toEqual(picture.planes[0]);
+  for (const picture of [square([0.8, 0], [0.5, 0]), square([0.2, 0], [0.6, 0]), square([0.5, 0.1], [0.5, -0.1])]) {
+    const [L] = held(picture, stage).planes;
+    expect(Math.max(...L.map((v, i) => Math.abs(v - picture.planes[0][i])))).toBeLessThan(0.02);
+  }
 });
 
 test('a subject that never stood off is not set off', () => {

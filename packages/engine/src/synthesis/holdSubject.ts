@@ -1,4 +1,4 @@
-import { blurPlane, CHROMA_GAIN, clamp, smoothstep, type Picture } from '@urbild/core';
+import { blurPlane, CHROMA_GAIN, clamp, resamplePlane, smoothstep, type Picture } from '@urbild/core';
 
 /** A figure, or a part of one, that must stand off from what is around it. */
 export interface Subject {
@@ -27,6 +27,8 @@ const MEASURED = 0.5;
 const GAIN = 1.5;
 const TIMES = 2;
 const LEAST_WEIGHT = 1e-3;
+/** The blur of a mask's edge, px. */
+const SOFT_EDGE = 0.6;
 /** What lacks no more than this lacks nothing, OKLab L. */
 const ENOUGH = 1e-4;
 
@@ -38,53 +40,82 @@ const ENOUGH = 1e-4;
  */
 export function holdSubject(picture: Picture, stage: Picture, subjects: readonly Subject[], amount: number): void {
   if (amount <= 0) return;
-  for (const subject of subjects) for (let n = 0; n < TIMES; n++) setOff(picture, stage, subject, amount);
+  for (const subject of subjects) setOff(picture, stage, subject, amount);
 }
 
-/** A piece of a picture around a subject. */
+/** A piece of a picture around a subject, and the size that it is looked at in. */
 interface Piece {
   readonly left: number;
   readonly top: number;
   readonly width: number;
   readonly height: number;
+  readonly small: { readonly width: number; readonly height: number };
+}
+
+/** The blur that a piece is looked at with, px of its small size: more would cost time and tell no more. */
+const SMALL_BLUR = 2;
+
+function pieceAround(box: Subject['box'], sigma: number, width: number, height: number): Piece {
+  const pad = Math.ceil(3 * sigma);
+  const [left, top] = [Math.max(0, Math.floor(box[0]) - pad), Math.max(0, Math.floor(box[1]) - pad)];
+  const [right, bottom] = [Math.min(width, Math.ceil(box[2]) + pad), Math.min(height, Math.ceil(box[3]) + pad)];
+  const k = Math.min(1, SMALL_BLUR / sigma);
+  const size = { width: right - left, height: bottom - top };
+  const small = { width: Math.max(2, Math.round(size.width * k)), height: Math.max(2, Math.round(size.height * k)) };
+  return { left, top, ...size, small };
 }
 
 function setOff(picture: Picture, stage: Picture, { mask, box, reach }: Subject, amount: number): void {
   const { width, height } = picture;
   const sigma = Math.max(0.7, (reach * Math.max(width, height)) / 512);
-  const pad = Math.ceil(3 * sigma);
-  const [left, top] = [Math.max(0, Math.floor(box[0]) - pad), Math.max(0, Math.floor(box[1]) - pad)];
-  const piece: Piece = {
-    left,
-    top,
-    width: Math.min(width, Math.ceil(box[2]) + pad) - left,
-    height: Math.min(height, Math.ceil(box[3]) + pad) - top,
-  };
-  const inside = cut(mask, piece, width);
-  const is = sidesOf(picture, inside, piece, MEASURED * sigma);
-  const was = sidesOf(stage, inside, piece, MEASURED * sigma);
-  const soft = blurPlane(inside, piece.width, piece.height, sigma);
+  const piece = pieceAround(box, sigma, width, height);
+  const { small } = piece;
+  const blur = (sigma * small.width) / piece.width;
+  const whole = cut(mask, piece, width);
+  const inside = reduced(whole, piece);
+  const soft = blurPlane(inside, small.width, small.height, blur);
   // hard steps of a mask would show as jags
-  const edge = blurPlane(inside, piece.width, piece.height, 0.6);
+  const edge = blurPlane(whole, piece.width, piece.height, SOFT_EDGE);
+  const wide = enlarged(soft, piece);
+  const was = sidesOf(stage, inside, piece, MEASURED * blur);
   const lean = Math.sign(was.light.reduce((sum, v, i) => sum + v * soft[i] * (1 - soft[i]), 0)) * NO_SIDE;
   const L = picture.planes[0];
-  for (let y = 0, i = 0; y < piece.height; y++)
-    for (let x = 0, at = (piece.top + y) * width + piece.left; x < piece.width; x++, i++, at++) {
-      const step = edge[i] - soft[i];
-      if (!step) continue;
-      const had = Math.hypot(was.light[i], was.hue[i]);
-      const wanted = amount * KEPT * Math.min(had, CLEAR) * smoothstep(EDGE[0], EDGE[1], had);
-      const way = is.light[i] + OWN_SIDE * was.light[i] + lean;
-      const side = way / Math.hypot(way, NO_SIDE);
-      const lack = Math.sqrt(Math.max(0, wanted ** 2 - is.hue[i] ** 2)) - side * is.light[i];
-      if (lack < ENOUGH) continue;
-      // what is white already cannot become lighter: then its ground becomes darker, by both parts
-      const [own, other] = side > 0 ? [1 - is.inner[i], is.outer[i]] : [is.inner[i], 1 - is.outer[i]];
-      const [mine, its] = [Math.min(own, lack) + LEAST_WEIGHT, Math.min(other, lack) + LEAST_WEIGHT];
-      const part = (2 * (step > 0 ? mine : its)) / (mine + its);
-      L[at] = clamp(L[at] + GAIN * side * lack * part * step);
-    }
+  for (let n = 0; n < TIMES; n++) {
+    const [within, without] = missing(was, sidesOf(picture, inside, piece, MEASURED * blur), lean, amount).map(
+      (plane) => enlarged(plane, piece),
+    );
+    for (let y = 0, i = 0; y < piece.height; y++)
+      for (let x = 0, at = (piece.top + y) * width + piece.left; x < piece.width; x++, i++, at++) {
+        const step = edge[i] - wide[i];
+        const by = (step > 0 ? within[i] : without[i]) * step;
+        if (Math.abs(by) > ENOUGH) L[at] = clamp(L[at] + GAIN * by);
+      }
+  }
 }
+
+/** What lightness lacks around an outline, with its sign, to be given inside, and outside. */
+function missing(was: Sides, is: Sides, lean: number, amount: number): [inside: Float32Array, outside: Float32Array] {
+  const [inside, outside] = [new Float32Array(was.light.length), new Float32Array(was.light.length)];
+  for (let i = 0; i < inside.length; i++) {
+    const had = Math.hypot(was.light[i], was.hue[i]);
+    const wanted = amount * KEPT * Math.min(had, CLEAR) * smoothstep(EDGE[0], EDGE[1], had);
+    const way = is.light[i] + OWN_SIDE * was.light[i] + lean;
+    const side = way / Math.hypot(way, NO_SIDE);
+    const lack = Math.sqrt(Math.max(0, wanted ** 2 - is.hue[i] ** 2)) - side * is.light[i];
+    if (lack < ENOUGH) continue;
+    // what is white already cannot become lighter: then its ground becomes darker, by both parts
+    const [own, other] = side > 0 ? [1 - is.inner[i], is.outer[i]] : [is.inner[i], 1 - is.outer[i]];
+    const [mine, its] = [Math.min(own, lack) + LEAST_WEIGHT, Math.min(other, lack) + LEAST_WEIGHT];
+    inside[i] = (side * lack * 2 * mine) / (mine + its);
+    outside[i] = (side * lack * 2 * its) / (mine + its);
+  }
+  return [inside, outside];
+}
+
+const reduced = (plane: Float32Array, { width, height, small }: Piece): Float32Array =>
+  resamplePlane(plane, width, height, small.width, small.height);
+const enlarged = (plane: Float32Array, { width, height, small }: Piece): Float32Array =>
+  resamplePlane(plane, small.width, small.height, width, height);
 
 /** What lies inside of a mask and what lies outside, around every pixel, OKLab. */
 interface Sides {
@@ -98,19 +129,19 @@ interface Sides {
 }
 
 function sidesOf({ planes, width }: Picture, inside: Float32Array, piece: Piece, sigma: number): Sides {
-  const blurred = (plane: Float32Array) => blurPlane(plane, piece.width, piece.height, sigma);
-  const part = blurred(inside);
+  const blurred = (plane: Float32Array) => blurPlane(plane, piece.small.width, piece.small.height, sigma);
+  // pixels that the outline goes through belong to neither side
+  const masks = [inside.map((m) => Math.max(0, 2 * m - 1)), inside.map((m) => Math.max(0, 1 - 2 * m))];
+  const [m, n] = masks.map(blurred);
   const [light, a, b] = planes.map((plane, c) => {
-    const own = cut(plane, piece, width);
-    const all = blurred(own);
-    const within = blurred(own.map((v, i) => v * inside[i]));
+    const own = reduced(cut(plane, piece, width), piece);
+    const [within, without] = masks.map((mask) => blurred(own.map((v, i) => v * mask[i])));
     const [inner, outer] = [new Float32Array(own.length), new Float32Array(own.length)];
     for (let i = 0; i < own.length; i++) {
       // far from the outline there is one side only
-      const [m, n] = [part[i], 1 - part[i]];
-      if (m < LEAST_WEIGHT || n < LEAST_WEIGHT) continue;
-      inner[i] = within[i] / m / (c ? CHROMA_GAIN : 1);
-      outer[i] = (all[i] - within[i]) / n / (c ? CHROMA_GAIN : 1);
+      if (m[i] < LEAST_WEIGHT || n[i] < LEAST_WEIGHT) continue;
+      inner[i] = within[i] / m[i] / (c ? CHROMA_GAIN : 1);
+      outer[i] = without[i] / n[i] / (c ? CHROMA_GAIN : 1);
     }
     return { inner, outer, between: inner.map((v, i) => v - outer[i]) };
   });
