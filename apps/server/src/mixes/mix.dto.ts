@@ -1,5 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import {
+  MAX_PROMPT_LENGTH,
   INFLUENCE_SETTINGS,
   MAX_EMPHASES,
   MAX_INFLUENCES,
@@ -139,7 +140,7 @@ export class InForceDto {
 
 class MixFieldsDto {
   @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) name?: string;
-  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(MAX_PROMPT_LENGTH) prompt?: string;
   @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(1000) avoid?: string;
   @ApiProperty({ type: MixSettingsDto, required: false })
   @Optional()

@@ -1,5 +1,13 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { CAUSES, MAX_SEED, SOURCE_KINDS, type Cause, type Slipped, type SourceKind } from '@urbild/core';
+import {
+  MAX_PROMPT_LENGTH,
+  CAUSES,
+  MAX_SEED,
+  SOURCE_KINDS,
+  type Cause,
+  type Slipped,
+  type SourceKind,
+} from '@urbild/core';
 import { IsIn, IsInt, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { OwnSettingsDto } from './series.dto';
@@ -7,7 +15,7 @@ import { IsId, Nested, Optional } from '../platform/input/decorators';
 
 /** A shot as it would be: its words, seed and own settings. */
 export class ShotPlanDto {
-  @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
+  @ApiProperty() @IsString() @MaxLength(MAX_PROMPT_LENGTH) prompt!: string;
   @ApiProperty() @IsInt() @Min(0) @Max(MAX_SEED) seed!: number;
   @ApiProperty({ type: OwnSettingsDto }) @Nested(() => OwnSettingsDto) own!: OwnSettingsDto;
 }

@@ -1,5 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
 import {
+  MAX_PROMPT_LENGTH,
   MAX_INFLUENCES,
   OWN_INFLUENCE_SETTINGS,
   OWN_SETTINGS,
@@ -98,7 +99,7 @@ export class SeriesDto {
 
 export class NewShotDto {
   @ApiProperty() @IsString() @Length(1, 120) title!: string;
-  @ApiProperty() @IsString() @MaxLength(2000) prompt!: string;
+  @ApiProperty() @IsString() @MaxLength(MAX_PROMPT_LENGTH) prompt!: string;
   @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(4000) notes?: string;
   @ApiProperty({ required: false }) @Optional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
 }
@@ -145,7 +146,7 @@ export class ChangeSeriesDto {
 export class ChangeShotDto {
   @ApiProperty() @IsInt() @Min(1) version!: number;
   @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) title?: string;
-  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(2000) prompt?: string;
+  @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(MAX_PROMPT_LENGTH) prompt?: string;
   @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(4000) notes?: string;
   @ApiProperty({ required: false }) @Optional() @IsInt() @Min(0) @Max(0xffffffff) seed?: number;
   @ApiProperty({ required: false }) @Optional() @IsBoolean() skipped?: boolean;

@@ -1,3 +1,4 @@
+import { MAX_PROMPT_LENGTH } from '@urbild/core';
 import { parse } from 'csv-parse/sync';
 import { Problem } from '../platform/problems/problem';
 import { MOST_SHOTS, type NewShotDto } from './series.dto';
@@ -74,7 +75,8 @@ const fromLines = (lines: readonly string[]): NewShotDto[] =>
   });
 
 function shot(prompt: string, title: string | undefined, line: number, notes?: string, seed?: number): NewShotDto {
-  if (prompt.length > 2000) throw refused(`Line ${line} has ${prompt.length} characters; a prompt has at most 2000.`);
+  if (prompt.length > MAX_PROMPT_LENGTH)
+    throw refused(`Line ${line} has ${prompt.length} characters; a prompt has at most ${MAX_PROMPT_LENGTH}.`);
   return { title: (title ?? titleOf(prompt)).slice(0, 120), prompt, notes: notes?.slice(0, 4000), seed };
 }
 

@@ -1,4 +1,5 @@
 import { withoutInfluence } from './called';
+import { MAX_PROMPT_LENGTH } from '../prompt/brief';
 import { INFLUENCE_SETTINGS } from './influence';
 import type { MixInfluence, MixState } from './mix';
 import { evenly, type AnySetting, type Form, type SteppedNames } from './setting';
@@ -63,7 +64,7 @@ function declaredAxes(settings: Readonly<Record<string, AnySetting>>, ofInfluenc
   });
 }
 
-const TEXT: Form = { kind: 'text', longest: 2000 };
+const TEXT: Form = { kind: 'text', longest: MAX_PROMPT_LENGTH };
 const PART: Form = { kind: 'number', low: 0, high: 1 };
 
 const swap: AxisKind = {

@@ -63,6 +63,7 @@ describe('the whole picture', () => {
     expect(understand('linocut of a harbour in red')).toMatchObject({ medium: 'linocut', place: 'harbour' });
     expect(understand('a blue linocut of a fox').inks.map((c) => c.name)).toEqual(['blue']);
     expect(understand('two-colour screen print of a bicycle').medium).toBe('screen print');
+    expect(understand('a fox, linocut in red and black').inks.map((c) => c.name)).toEqual(['red', 'black']);
   });
 
   test('the setting is where something is in or at; another place becomes a landmark', () => {

@@ -1,3 +1,4 @@
+import { MAX_PROMPT_LENGTH } from '@urbild/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { QUALITIES, type Quality } from '../../mixes/mix.entity';
@@ -37,7 +38,7 @@ export class FrameMoveDto {
   @ApiProperty({ required: false, description: 'the words of the last frame' })
   @Optional()
   @IsString()
-  @MaxLength(2000)
+  @MaxLength(MAX_PROMPT_LENGTH)
   towards?: string;
 }
 

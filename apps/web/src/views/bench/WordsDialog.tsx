@@ -1,4 +1,4 @@
-import { richer, type Emphasis } from '@urbild/core';
+import { MAX_PROMPT_LENGTH, richer, type Emphasis } from '@urbild/core';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -57,7 +57,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, o
           ref={field}
           aria-label="The words at length"
           rows={3}
-          maxLength={2000}
+          maxLength={MAX_PROMPT_LENGTH}
           value={text}
           onChange={(e) => setText(e.target.value)}
           onBlur={() => text !== prompt && onChange(text)}

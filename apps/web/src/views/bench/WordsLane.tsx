@@ -1,3 +1,4 @@
+import { MAX_PROMPT_LENGTH } from '@urbild/core';
 import { useState } from 'react';
 import type { Take } from '../../api/client';
 import { Marked } from '../../shared/mix/Marked';
@@ -42,7 +43,7 @@ export function WordsLane({
       autoFocus
       aria-label="The prompt"
       value={editing.text}
-      maxLength={2000}
+      maxLength={MAX_PROMPT_LENGTH}
       onChange={(e) => type(e.target.value)}
       onBlur={() => setEditing(undefined)}
       onKeyDown={(e) => {

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { AddPictures } from '../../shared/pictures/AddPictures';
 import { SolveDialog } from '../../shared/mix/solve/SolveDialog';
 import { anInfluence, answers, aReference, aTake, lookup, show } from '../../test/page';
+import { ChannelChoice } from './ChannelChoice';
 import { Course } from './Course';
 import { Handle } from './Handle';
 import { Tray } from './Tray';
@@ -303,4 +304,16 @@ describe('finding weights', () => {
     await userEvent.click(screen.getByLabelText('Carved quay has a target'));
     expect(screen.getByRole('button', { name: 'Search' })).toBeDisabled();
   });
+});
+
+test('the channel that the shares are shown for is the one pressed, and another can be chosen', async () => {
+  const onChannel = jest.fn();
+  show(<ChannelChoice channel="colour" onChannel={onChannel} />);
+  const pressed = screen.getAllByRole('button', { pressed: true });
+  expect(pressed.map((b) => b.textContent)).toEqual(['colour']);
+  expect(pressed[0]).toHaveClass('bg-ink');
+  const all = screen.getByRole('button', { name: 'all shares' });
+  expect(all).not.toHaveClass('bg-ink');
+  await userEvent.click(all);
+  expect(onChannel).toHaveBeenCalledWith('all');
 });

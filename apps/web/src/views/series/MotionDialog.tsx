@@ -1,3 +1,4 @@
+import { MAX_PROMPT_LENGTH } from '@urbild/core';
 import { Dialog } from 'radix-ui';
 import type { Shot } from '../../api/client';
 import { Button } from '../../parts/Button';
@@ -43,7 +44,7 @@ export function MotionDialog({ seriesId, shot, picture, onClose }: Props) {
           <span>Words of the last frame</span>
           <textarea
             rows={3}
-            maxLength={2000}
+            maxLength={MAX_PROMPT_LENGTH}
             value={motion.towards}
             placeholder="the same words throughout"
             onChange={(e) => set({ towards: e.target.value })}

@@ -1,3 +1,4 @@
+import { MAX_PROMPT_LENGTH } from '@urbild/core';
 import type { KeyboardEvent } from 'react';
 import type { Shot } from '../../api/client';
 import type { SeriesActs } from '../../api/seriesActs';
@@ -29,7 +30,7 @@ export function ShotWords({ shot, acts }: { shot: Shot; acts: SeriesActs }) {
         label="Words of the shot"
         rows={3}
         value={shot.prompt}
-        most={2000}
+        most={MAX_PROMPT_LENGTH}
         onKeyDown={onEnter}
         onSave={(prompt) => save({ prompt })}
         className={`${field} resize-none`}

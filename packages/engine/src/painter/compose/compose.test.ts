@@ -144,6 +144,15 @@ describe('composition', () => {
     expect(Math.abs(king[0] - queen[0])).toBeGreaterThan(12);
   });
 
+  test('whoever sits on a bicycle sits behind its middle, on the saddle', () => {
+    for (const seed of [1, 2, 3, 4, 5, 6]) {
+      const { seen, figures } = paintStage(understand('a girl sitting on a bicycle, meadow'), { ...SIZE, seed });
+      const [left, , right] = seen.items.find(({ what }) => what === 'bicycle')!.box!;
+      // it stands with its front to the right
+      expect((left + right) / 2 - figures[0].joints.hips[0]).toBeGreaterThan(0.06 * (right - left));
+    }
+  });
+
   test('a low sun does not stand behind a face', () => {
     const scene = composed('Ilse in the salt marsh at dusk', { width: 384, height: 256 });
     const [head] = [scene.figures[0].joints.head];
