@@ -576,6 +576,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/takes/{id}/outlines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["OutlinesController_outlines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/looks/{id}/sample": {
         parameters: {
             query?: never;
@@ -2059,6 +2075,16 @@ export interface components {
         FromTakeDto: {
             takeId: string;
             kind?: components["schemas"]["Kind"];
+        };
+        OutlineDto: {
+            /** @enum {string} */
+            of: "figure" | "head" | "clothes" | "sky" | "water" | "ground" | "plants" | "buildings";
+            /** @description index of the figure among those of the take; absent for grounds */
+            figure?: number;
+            /** @description part of the picture, 0..1 */
+            part: number;
+            /** @description hash of the mask: a grey picture, white where it is */
+            content: string;
         };
         /** @enum {string} */
         TakeStatus: "queued" | "rendering" | "done" | "failed" | "cancelled";
@@ -3846,6 +3872,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportFileDto"];
+                };
+            };
+        };
+    };
+    OutlinesController_outlines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlineDto"][];
                 };
             };
         };

@@ -10,12 +10,14 @@ import {
 import { RenderStopped, type Capabilities, type Engine, type PictureSource, type StopSignal } from './contract/engine';
 import { RequestError } from './contract/readRequest';
 import { MAX_SIDE, type RenderRequest } from './contract/request';
-import type { RenderProgress, RenderResult } from './contract/result';
+import type { Outline, RenderProgress, RenderResult } from './contract/result';
 import type { LoadedPicture } from './gives/action';
 import { figureFaults } from './render/figureFaults';
 import { figuresOf } from './render/figures';
 import { bytesThrough, maskOf, through } from './render/masks';
+import { outlinesOf } from './render/outlines';
 import { renderPass } from './render/pass';
+import { paintScene } from './render/scene';
 import { wordsFound } from './render/wordsFound';
 import type { MatchHelper } from './synthesis/halves';
 import { planSynthesis } from './synthesis/plan';
@@ -112,6 +114,14 @@ export class BuiltInEngine implements Engine {
       sheets: Object.fromEntries(base.sheets),
       timings,
     };
+  }
+
+  /** The outlines of the stage of a request: what is bound to a region, and a start picture, change none of them. */
+  async outlines(request: RenderRequest, pictures: PictureSource): Promise<readonly Outline[]> {
+    const loaded = await loadPictures(request, pictures);
+    const free = loaded.filter((p) => request.influences[p.influence].region === undefined);
+    const { stage } = paintScene(request, planSynthesis(request.influences, request.balance), free, () => {});
+    return outlinesOf(stage.seen, stage.labels());
   }
 
   async #finish(

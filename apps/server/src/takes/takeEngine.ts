@@ -1,6 +1,7 @@
-import type { Capabilities } from '@urbild/engine';
+import type { Capabilities, RenderRequest } from '@urbild/engine';
 import type { Running } from '../platform/workers/task';
 import type { Take } from './take.entity';
+import type { OutlineMask } from './tasks/outlines';
 import type { RenderedTake, RenderProgressShown, RenderTask } from './tasks/render';
 
 /** What draws takes, as far as the studio knows it: what it can do, and how a render is started. */
@@ -11,6 +12,8 @@ export interface TakeEngine {
    * finished one. It ends with an error when the request cannot be rendered or when it is stopped.
    */
   start(work: EngineWork, onProgress: (progress: RenderProgressShown) => void): Running<RenderedTake>;
+  /** What the picture of a request shows, by its outlines; absent where an engine does not know. */
+  outlines?(request: RenderRequest): Promise<OutlineMask[]>;
 }
 
 /** What is rendered, and what it is measured against. */

@@ -4,6 +4,7 @@ import { LooksModule } from '../looks/looks.module';
 import { CastModule } from '../cast/cast.module';
 import { MixesModule } from '../mixes/mixes.module';
 import { FromTakeController } from './fromTake.controller';
+import { OutlinesController } from './outlines.controller';
 import { SamplesController } from './samples.controller';
 import { TakesController } from './takes.controller';
 import { TallyController } from './tally.controller';
@@ -20,7 +21,7 @@ import { TallyService } from './tally.service';
 /** Takes: rendering, measuring, keeping, going on. */
 @Module({
   imports: [LibraryModule, LooksModule, CastModule, MixesModule],
-  controllers: [FromTakeController, SamplesController, TakesController, TallyController],
+  controllers: [FromTakeController, OutlinesController, SamplesController, TakesController, TallyController],
   providers: [
     { provide: ENGINE, useClass: BuiltInTakeEngine },
     GoOnService,

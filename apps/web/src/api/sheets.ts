@@ -86,6 +86,15 @@ export const useTake = (id: string | undefined) =>
     queryFn: () => ask(api.GET('/api/v1/takes/{id}', { params: { path: { id: id! } } })),
   });
 
+/** What a take shows, as masks by their outlines; they never change. */
+export const useOutlines = (id: string | undefined) =>
+  useQuery({
+    queryKey: [...keys.take(id ?? ''), 'outlines'],
+    enabled: !!id,
+    staleTime: Infinity,
+    queryFn: () => ask(api.GET('/api/v1/takes/{id}/outlines', { params: { path: { id: id! } } })),
+  });
+
 export const useKeepers = () =>
   useQuery({ queryKey: keys.keepers, queryFn: () => ask(api.GET('/api/v1/takes/keepers')) });
 

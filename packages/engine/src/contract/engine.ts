@@ -1,6 +1,6 @@
 import type { Gives, Picture } from '@urbild/core';
 import type { RenderRequest } from './request';
-import type { RenderProgress, RenderResult } from './result';
+import type { Outline, RenderProgress, RenderResult } from './result';
 
 /** What an engine can do, for the interface and for warnings. */
 export interface Capabilities {
@@ -37,4 +37,6 @@ export interface Engine {
     onProgress?: (progress: RenderProgress) => void,
     signal?: StopSignal,
   ): Promise<RenderResult>;
+  /** What the picture of a request shows, by its outlines; absent where an engine does not know. */
+  outlines?(request: RenderRequest, pictures: PictureSource): Promise<readonly Outline[]>;
 }

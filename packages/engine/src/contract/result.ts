@@ -103,3 +103,15 @@ export interface RenderResult extends Raster {
   /** Milliseconds per step. */
   readonly timings: Readonly<Record<string, number>>;
 }
+
+/** What an outline is one of: a figure, its head, its clothes, or a ground. */
+export type OutlineOf = 'figure' | 'head' | 'clothes' | 'sky' | 'water' | 'ground' | 'plants' | 'buildings';
+
+/** Something that a picture shows, by its true outline. */
+export interface Outline {
+  readonly of: OutlineOf;
+  /** Index of the figure in the result's `figures`; absent for grounds. */
+  readonly figure?: number;
+  /** 255 where it is, 0 elsewhere; one byte a pixel of the request's size. */
+  readonly mask: Uint8Array;
+}

@@ -13,7 +13,6 @@ import {
   type Descriptors,
   type FoundWord,
   type NotDrawn,
-  type Picture,
   type TextSpan,
   type TraitSheet,
   type Unasked,
@@ -40,6 +39,7 @@ import { readFile } from 'fs/promises';
 import sharp from 'sharp';
 import { blobPath } from '../../platform/blobs/blobStore';
 import { measurable, thumbnailOf } from '../../platform/pictures/decode';
+import { KEPT_PICTURES, pictureOf } from './enginePictures';
 import { HelperThread } from './matchHelper';
 import { encodePng } from '../../platform/pictures/encodePng';
 import type { Stoppable, TaskFailure } from '../../platform/workers/task';
@@ -93,8 +93,6 @@ export interface RenderProgressShown {
   readonly finished?: Uint8Array;
 }
 
-const ENGINE_SIDE = 1536;
-const KEPT_PICTURES = 16;
 const SHOWN_SIDE = 384;
 /** Milliseconds between two pictures of one render's progress: showing more of them takes time from the render itself. */
 const BETWEEN_PREVIEWS = 110;
@@ -102,25 +100,6 @@ const BETWEEN_PREVIEWS = 110;
 const helper = new HelperThread();
 let alone = false;
 const engine: Engine = new BuiltInEngine(() => (alone ? helper : undefined));
-const pictures = new Map<string, Promise<Picture>>();
-
-/** The pixels of a blob as the engine takes them; the last few are kept. */
-function pictureOf(dir: string, hash: string): Promise<Picture> {
-  let picture = pictures.get(hash);
-  if (!picture) {
-    picture = sharp(blobPath(dir, hash))
-      .resize(ENGINE_SIDE, ENGINE_SIDE, { fit: 'inside', withoutEnlargement: true })
-      .flatten({ background: '#ffffff' })
-      .ensureAlpha()
-      .raw()
-      .toBuffer({ resolveWithObject: true })
-      .then(({ data, info }) => pictureFromRgba(data, info.width, info.height));
-    pictures.set(hash, picture);
-    picture.catch(() => pictures.delete(hash));
-    if (pictures.size > KEPT_PICTURES) pictures.delete(pictures.keys().next().value!);
-  }
-  return picture;
-}
 
 /** A finished picture as it goes through the progress port: drafts whole, larger ones smaller. */
 function shown({ width, height, rgba }: Raster): Pick<RenderProgressShown, 'width' | 'height' | 'rgba'> {

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import type { Take } from '../../api/client';
 import { sendMask, type MixMask } from '../../api/trials';
 import { useNotice } from '../../parts/notices';
+import { useOutlines } from '../../api/sheets';
+import { fillingsOf, maskImage, type Filling } from './fillings';
 import { greyMask } from './maskCanvas';
 import { MaskSheet } from './MaskSheet';
 import { MaskTools } from './MaskTools';
@@ -11,9 +13,9 @@ import { useMaskTool } from './useMaskTool';
 
 interface Props {
   readonly title: string;
-  /** What is painted on, if anything, and who is in it. */
+  /** What is painted on, if anything, and the take that it is, whose outlines can be filled. */
   readonly picture: { readonly url: string; readonly alt: string } | undefined;
-  readonly figures?: Take['figures'];
+  readonly take?: Pick<Take, 'id' | 'figures'>;
   readonly aspect: number;
   readonly mask: MixMask | undefined;
   /** Of the overlay. */
@@ -30,14 +32,18 @@ interface Props {
 const USUAL_FEATHER = 0.01;
 
 const NOBODY: Take['figures'] = [];
+const NOTHING: readonly Filling[] = [];
 
 /** Paints where something acts: brush and eraser by pointer or keys, filling from who is in the picture, soft edge. */
 export function MaskPainter(props: Props) {
-  const { title, picture, figures = NOBODY, aspect, mask, hue, plain = false, onSave, onClear, onClose } = props;
+  const { title, picture, take, aspect, mask, hue, plain = false, onSave, onClear, onClose } = props;
   const tell = useNotice();
   const [invert, setInvert] = useState(mask?.invert ?? false);
   const [feather, setFeather] = useState(mask?.feather ?? USUAL_FEATHER);
   const [busy, setBusy] = useState(false);
+  const figures = take?.figures ?? NOBODY;
+  const { data: outlines, isError } = useOutlines(take?.id);
+  const fills = !take || isError ? NOTHING : outlines && fillingsOf(outlines, figures);
   const drawing = useMaskDrawing(mask, hue, figures, invert);
   const { canvas, canUndo, cover, cut } = drawing;
   const { brush, setBrush, erasing, setErasing, cursor, zoom, whole, onKey, onSheet } = useMaskTool(drawing);
@@ -51,6 +57,16 @@ export function MaskPainter(props: Props) {
       tell((e as Error).message, { grave: true });
     } finally {
       setBusy(false);
+    }
+  };
+  const fill = async ({ content }: Filling) => {
+    try {
+      const image = await maskImage(content);
+      whole((d) => d.add(image));
+      // a true outline needs no soft edge, which would leave a rim of what was there before
+      if (feather === USUAL_FEATHER) setFeather(0);
+    } catch (e) {
+      tell((e as Error).message, { grave: true });
     }
   };
   const clear = () => {
@@ -68,12 +84,12 @@ export function MaskPainter(props: Props) {
         >
           <MaskSheet {...{ picture, aspect, canvas, brush, cursor, zoom }} on={onSheet} />
           <MaskTools
-            {...{ title, erasing, brush, feather, invert, plain, figures, cut, busy }}
+            {...{ title, erasing, brush, feather, invert, plain, fills, cut, busy }}
             onErasing={setErasing}
             onBrush={setBrush}
             onFeather={setFeather}
             onInvert={setInvert}
-            onFill={(box) => whole((d) => d.fill(box))}
+            onFill={(filling) => void fill(filling)}
             onAll={(every) => whole((d) => d.all(every))}
             onUndo={canUndo ? () => whole((d) => d.undo()) : undefined}
             acts={invert ? 1 - cover : cover}

@@ -1,7 +1,7 @@
 import { Dialog } from 'radix-ui';
-import type { Take } from '../../api/client';
 import { Button } from '../../parts/Button';
 import { Slider } from '../../shared/forms/Slider';
+import type { Filling } from './fillings';
 
 interface Props {
   readonly title: string;
@@ -16,8 +16,8 @@ interface Props {
   /** Neither a soft edge nor the opposite is asked for. */
   readonly plain: boolean;
   readonly onInvert: (invert: boolean) => void;
-  readonly figures: Take['figures'];
-  readonly onFill: (box: readonly number[]) => void;
+  readonly fills: readonly Filling[] | undefined;
+  readonly onFill: (filling: Filling) => void;
   /** Paints everything, or takes everything away. */
   readonly onAll: (paint: boolean) => void;
   readonly onUndo: (() => void) | undefined;
@@ -54,7 +54,7 @@ export function MaskTools(p: Props) {
         <Slider label="Size of the brush, px" min={4} max={200} step={1} value={p.brush} onMove={p.onBrush} />
       </div>
       {!p.plain && <Edge {...p} />}
-      <Fill figures={p.figures} onFill={p.onFill} onAll={p.onAll} />
+      <Fill fills={p.fills} onFill={p.onFill} onAll={p.onAll} />
       <p aria-live="polite" data-testid="mask-cover" className="figures text-sm text-muted">
         {Math.round(p.acts * 100)} % of the picture
       </p>
@@ -105,27 +105,21 @@ function Edge(p: Pick<Props, 'feather' | 'onFeather' | 'invert' | 'onInvert'>) {
   );
 }
 
-function Fill({ figures, onFill, onAll }: Pick<Props, 'figures' | 'onFill' | 'onAll'>) {
+function Fill({ fills, onFill, onAll }: Pick<Props, 'fills' | 'onFill' | 'onAll'>) {
   return (
     <div role="group" aria-label="Fill" className="flex flex-wrap gap-1.5">
       <span aria-hidden className="w-full text-sm">
         Fill at once
       </span>
-      {figures.map((f, k) => {
-        const name = f.name ?? `figure ${k + 1}`;
-        return (
-          <span key={k} className="contents">
-            <button type="button" className={tool()} onClick={() => onFill(f.box)}>
-              {name}
-            </button>
-            {f.face && (
-              <button type="button" className={tool()} onClick={() => onFill(f.face!)}>
-                {name}, the head
-              </button>
-            )}
-          </span>
-        );
-      })}
+      {fills ? (
+        fills.map((filling) => (
+          <button key={filling.name} type="button" className={tool()} onClick={() => onFill(filling)}>
+            {filling.name}
+          </button>
+        ))
+      ) : (
+        <span aria-hidden className="h-8 w-full animate-pulse rounded-lg bg-shade" />
+      )}
       <button type="button" className={tool()} onClick={() => onAll(true)}>
         All of it
       </button>

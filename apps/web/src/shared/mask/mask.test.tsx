@@ -1,12 +1,18 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { sendMask } from '../../api/trials';
+import { useOutlines } from '../../api/sheets';
 import { drawableCanvases, pixelsOn } from '../../test/canvas';
 import { show } from '../../test/page';
+import { fillingsOf, maskImage } from './fillings';
 import { MaskPainter } from './MaskPainter';
 
 jest.mock('../../api/trials', () => ({ ...jest.requireActual<object>('../../api/trials'), sendMask: jest.fn() }));
 const sent = jest.mocked(sendMask);
+jest.mock('../../api/sheets', () => ({ useOutlines: jest.fn(() => ({ data: undefined, isError: false })) }));
+const outlined = jest.mocked(useOutlines);
+jest.mock('./fillings', () => ({ ...jest.requireActual<object>('./fillings'), maskImage: jest.fn() }));
+const loaded = jest.mocked(maskImage);
 
 beforeEach(() => {
   sent.mockReset().mockResolvedValue({ content: 'c'.repeat(64), url: '/mask', covers: 0.1 });
@@ -20,11 +26,10 @@ beforeEach(() => {
 function painter(fields: object = {}) {
   const on = { onSave: jest.fn(), onClear: jest.fn(), onClose: jest.fn() };
   const picture = { url: '/take', alt: 'Ilse on the pier' };
-  const figures = [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }];
   show(
     <MaskPainter
       title="Where Ilse acts"
-      {...{ picture, figures }}
+      picture={picture}
       aspect={1.5}
       mask={undefined}
       hue="#c03a2b"
@@ -103,4 +108,51 @@ test('a mask that was there can be taken away', async () => {
   await userEvent.click(screen.getByRole('button', { name: 'Take the mask away' }));
   expect(onClear).toHaveBeenCalled();
   expect(onClose).toHaveBeenCalled();
+});
+
+describe('what a take shows', () => {
+  const take = { id: 't', figures: [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }, { box: [0.6, 0.5, 0.8, 0.9] }] };
+  const outlines = [
+    { of: 'figure', figure: 0, part: 0.1, content: '1' },
+    { of: 'head', figure: 0, part: 0.02, content: '2' },
+    { of: 'figure', figure: 1, part: 0.05, content: '3' },
+    { of: 'sky', part: 0.4, content: '4' },
+  ] as const;
+
+  test('is called by its names, numbers and grounds', () => {
+    expect(fillingsOf(outlines, take.figures).map(({ name }) => name)).toEqual([
+      'Ilse',
+      'Ilse, the head',
+      'figure 2',
+      'The sky',
+    ]);
+  });
+
+  test('fills the mask by its true outline, with a hard edge', async () => {
+    outlined.mockReturnValue({ data: outlines, isError: false } as never);
+    loaded.mockImplementation(() => {
+      const mask = document.createElement('canvas');
+      [mask.width, mask.height] = [90, 60];
+      const c = mask.getContext('2d')!;
+      c.fillStyle = '#000';
+      c.fillRect(0, 0, 90, 60);
+      c.fillStyle = '#fff';
+      c.fillRect(45, 0, 45, 60);
+      return Promise.resolve(mask as never);
+    });
+    const { onSave } = painter({ take });
+    await userEvent.click(screen.getByRole('button', { name: 'Ilse, the head' }));
+    await waitFor(() => expect(loaded).toHaveBeenCalledWith('2'));
+    await keep();
+    await waitFor(() => expect(onSave).toHaveBeenCalledWith({ content: 'c'.repeat(64), invert: false, feather: 0 }));
+    expect([sentMask().at(0.75, 0.5), sentMask().at(0.25, 0.5)]).toEqual([255, 0]);
+  });
+
+  test('that cannot be loaded is told', async () => {
+    outlined.mockReturnValue({ data: outlines, isError: false } as never);
+    loaded.mockRejectedValue(new Error('The outline could not be loaded.'));
+    painter({ take });
+    await userEvent.click(screen.getByRole('button', { name: 'The sky' }));
+    expect(await screen.findByText('The outline could not be loaded.')).toBeVisible();
+  });
 });

@@ -8,8 +8,6 @@ export interface Brush {
 }
 
 const STEPS_BACK = 30;
-/** How round the corners of a filled box are, part of its shorter side. */
-const ROUND = 0.35;
 
 /** A mask that is being painted on a canvas: opaque in one colour where it acts. Each stroke or filling can be taken back. */
 export class MaskDrawing {
@@ -58,16 +56,14 @@ export class MaskDrawing {
     c.globalCompositeOperation = 'source-over';
   }
 
-  /** Paints a box with round corners: left, top, right, bottom, 0..1. */
-  fill(box: readonly number[]): void {
+  /** Paints all that a grey mask shows in white, beside what is painted already. */
+  add(mask: CanvasImageSource): void {
     this.begin();
     const { context: c } = this;
-    const { width, height } = c.canvas;
-    const [x, y, w, h] = [box[0] * width, box[1] * height, (box[2] - box[0]) * width, (box[3] - box[1]) * height];
-    c.fillStyle = this.hue;
-    c.beginPath();
-    c.roundRect(x, y, w, h, Math.min(w, h) * ROUND);
-    c.fill();
+    const over = document.createElement('canvas');
+    [over.width, over.height] = [c.canvas.width, c.canvas.height];
+    new MaskDrawing(over.getContext('2d', { willReadFrequently: true })!, this.hue).lay(mask);
+    c.drawImage(over, 0, 0);
   }
 
   /** Paints everything, or takes everything away. */

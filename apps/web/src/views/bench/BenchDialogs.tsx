@@ -3,7 +3,7 @@ import type { MixMask } from '../../api/trials';
 import { HUES } from '../../theme/kinds';
 import { InForceDialog } from './InForceDialog';
 import type { Lookup } from '../../shared/mix/lookup';
-import { MaskPainter } from '../../shared/mask/MaskPainter';
+import { BenchMask } from './BenchMask';
 import { SolveDialog } from '../../shared/mix/solve/SolveDialog';
 import type { BenchMix } from './useBenchMix';
 import { VersionsDialog } from './VersionsDialog';
@@ -79,10 +79,10 @@ export function BenchDialogs({ open, painting, onClose, mixId, bench, lookup, ta
   const influence = mix.influences.find((i) => i.id === painting);
   if (painting === 'start' || influence)
     return (
-      <MaskPainter
+      <BenchMask
         title={influence ? `Where ${lookup.name(influence)} acts` : 'Where the start picture changes'}
-        picture={take?.pictureUrl ? { url: take.pictureUrl, alt: take.prompt } : undefined}
-        figures={take?.figures}
+        start={influence ? undefined : mix.settings.start}
+        take={take}
         aspect={w / h}
         mask={influence ? influence.region : mix.settings.mask}
         hue={influence ? HUES[lookup.hue(influence)] : '#bf3d27'}

@@ -214,7 +214,7 @@ describe('the picture that a mix starts from', () => {
 });
 
 describe('the tools of a mask', () => {
-  const figures = [{ name: 'Ilse', box: [0, 0, 1, 1], face: [0.4, 0.1, 0.6, 0.3] }, { box: [0.2, 0.2, 0.4, 0.9] }];
+  const fills = ['Ilse', 'Ilse, the head', 'figure 2', 'The sky'].map((name, k) => ({ name, content: `${k}` }));
   function tools(more: Partial<Parameters<typeof MaskTools>[0]> = {}) {
     const on = Object.fromEntries(
       ['onErasing', 'onBrush', 'onFeather', 'onInvert', 'onFill', 'onAll', 'onSave'].map((name) => [name, jest.fn()]),
@@ -226,7 +226,7 @@ describe('the tools of a mask', () => {
       brush: 48,
       feather: 0.02,
       invert: false,
-      figures,
+      fills,
       acts: 0.3,
       busy: false,
       ...on,
@@ -257,20 +257,26 @@ describe('the tools of a mask', () => {
     expect(on.onFeather).toHaveBeenCalledWith(0);
     expect(screen.getByRole('button', { name: 'Undo' })).toBeDisabled();
   });
-  test('is filled from who is in the picture, head or whole, with names or numbers', async () => {
+  test('is filled from what is in the picture, or with all or nothing of it', async () => {
     const on = tools();
     const fill = within(screen.getByRole('group', { name: 'Fill' }));
     expect(fill.getAllByRole('button').map((b) => b.textContent)).toEqual([
       'Ilse',
       'Ilse, the head',
       'figure 2',
+      'The sky',
       'All of it',
       'Nothing',
     ]);
     await userEvent.click(fill.getByRole('button', { name: 'Ilse, the head' }));
-    expect(on.onFill).toHaveBeenCalledWith([0.4, 0.1, 0.6, 0.3]);
+    expect(on.onFill).toHaveBeenCalledWith(fills[1]);
     await userEvent.click(fill.getByRole('button', { name: 'Nothing' }));
     expect(on.onAll).toHaveBeenLastCalledWith(false);
+  });
+  test('can be filled with all or nothing while outlines are on their way', () => {
+    tools({ fills: undefined });
+    const fill = within(screen.getByRole('group', { name: 'Fill' }));
+    expect(fill.getAllByRole('button').map((b) => b.textContent)).toEqual(['All of it', 'Nothing']);
   });
   test('one that lets nothing through cannot be used; one that cuts somebody says whom', () => {
     tools({ acts: 0, cut: 'Ilse' });
