@@ -41,6 +41,8 @@ export function MaskPainter(props: Props) {
   const [invert, setInvert] = useState(mask?.invert ?? false);
   const [feather, setFeather] = useState(mask?.feather ?? USUAL_FEATHER);
   const [busy, setBusy] = useState(false);
+  // whoever fills by outlines knows what the mask is for: water beside somebody is not somebody cut
+  const [byOutline, setByOutline] = useState(false);
   const figures = take?.figures ?? NOBODY;
   const { data: outlines, isError } = useOutlines(take?.id);
   const fills = !take || isError ? NOTHING : outlines && fillingsOf(outlines, figures);
@@ -63,6 +65,7 @@ export function MaskPainter(props: Props) {
     try {
       const image = await maskImage(content);
       whole((d) => d.add(image));
+      setByOutline(true);
       // a true outline needs no soft edge, which would leave a rim of what was there before
       if (feather === USUAL_FEATHER) setFeather(0);
     } catch (e) {
@@ -84,7 +87,8 @@ export function MaskPainter(props: Props) {
         >
           <MaskSheet {...{ picture, aspect, canvas, brush, cursor, zoom }} on={onSheet} />
           <MaskTools
-            {...{ title, erasing, brush, feather, invert, plain, fills, cut, busy }}
+            {...{ title, erasing, brush, feather, invert, plain, fills, busy }}
+            cut={byOutline ? undefined : cut}
             onErasing={setErasing}
             onBrush={setBrush}
             onFeather={setFeather}

@@ -111,7 +111,7 @@ test('a mask that was there can be taken away', async () => {
 });
 
 describe('what a take shows', () => {
-  const take = { id: 't', figures: [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }, { box: [0.6, 0.5, 0.8, 0.9] }] };
+  const take = { id: 't', figures: [{ name: 'Ilse', box: [0.25, 0.2, 0.5, 0.9] }, { box: [0.3, 0.5, 0.7, 0.9] }] };
   const outlines = [
     { of: 'figure', figure: 0, part: 0.1, content: '1' },
     { of: 'head', figure: 0, part: 0.02, content: '2' },
@@ -143,6 +143,9 @@ describe('what a take shows', () => {
     const { onSave } = painter({ take });
     await userEvent.click(screen.getByRole('button', { name: 'Ilse, the head' }));
     await waitFor(() => expect(loaded).toHaveBeenCalledWith('2'));
+    // the outline cuts through the box of whom it is of, and that is meant
+    await waitFor(() => expect(screen.getByTestId('mask-cover')).toHaveTextContent('50 %'));
+    expect(screen.queryByText(/too tight/)).toBeNull();
     await keep();
     await waitFor(() => expect(onSave).toHaveBeenCalledWith({ content: 'c'.repeat(64), invert: false, feather: 0 }));
     expect([sentMask().at(0.75, 0.5), sentMask().at(0.25, 0.5)]).toEqual([255, 0]);
