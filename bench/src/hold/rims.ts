@@ -47,7 +47,7 @@ export async function rims(keep?: string): Promise<boolean> {
     const [is, usual] = [replaced, atOnce].map((raster) => rimOf(pictureOf(raster), far));
     const halo = is - usual;
     const [{ mask: anew }] = await engine.outlines(readRequest({ ...size, prompt: after }), none);
-    const twin = outsideOf(anew, mask);
+    const twin = twinOf(anew, mask, replaced, atOnce);
     good &&= halo <= MOST && twin <= MOST_TWIN;
     const rim = `rim ${is.toFixed(3)}, drawn at once ${usual.toFixed(3)}, halo ${halo.toFixed(3)}`;
     console.log(`${after}: ${rim}; ${Math.round(twin * 100)} % of the figure drawn anew beside the one that stays`);
@@ -66,9 +66,17 @@ function greyOf(mask: Uint8Array): Picture {
   return picture;
 }
 
-/** The part of a mask that lies outside of another. */
-const outsideOf = (mask: Uint8Array, other: Uint8Array): number =>
-  mask.reduce((n, v, i) => n + (v && !other[i] ? 1 : 0), 0) / mask.reduce((n, v) => n + (v ? 1 : 0), 0);
+/** The part of a figure drawn at once that is seen, just so, beside the one that stays. */
+function twinOf(anew: Uint8Array, stays: Uint8Array, { rgba: a }: Raster, { rgba: b }: Raster): number {
+  const same = (i: number) => [0, 1, 2].every((c) => Math.abs(a[4 * i + c] - b[4 * i + c]) <= 2);
+  let [seen, all] = [0, 0];
+  anew.forEach((v, i) => {
+    if (!v) return;
+    all++;
+    if (!stays[i] && same(i)) seen++;
+  });
+  return all ? seen / all : 0;
+}
 
 /** How far every pixel is outside of a mask, px, city-block; 0 inside. */
 function distanceOutside(mask: Uint8Array): Uint16Array {

@@ -56,7 +56,8 @@ export class BuiltInEngine implements Engine {
     if (request.hold && !request.frame)
       throw new RequestError('hold: only with a frame, which says how the sequence moves');
     const held = request.hold && fitted(await pictures(request.hold.content), width, height);
-    const given = { start, held };
+    const free = request.mask && maskOf(await pictures(request.mask.content), request.mask, width, height);
+    const given = { start, free, held };
     const loaded = await loadPictures(request, pictures);
     const regions = await loadMasks(request, pictures);
     lap('references');
@@ -91,8 +92,7 @@ export class BuiltInEngine implements Engine {
     // once more with what is bound to a region, seen through its mask
     for (const [nth, { mask, influences }] of regions.entries())
       picture = through(mask, passWith(influences, nth + 1).picture, picture);
-    const rgba = await this.#finish(request, picture, start, pictures);
-    const figures = figuresOf(base, picture);
+    const rgba = finished(request, picture, start, free);
     const words = start
       ? wordsFound(base, pictureFromRgba(rgba, width, height), request.mask ? 'within a mask' : 'with a picture')
       : wordsFound(base, picture);
@@ -110,7 +110,7 @@ export class BuiltInEngine implements Engine {
       unheard: base.brief.unheard,
       remarks: base.remarks,
       faults: figureFaults(base.brief, base.figures, base.labels, width, height),
-      figures,
+      figures: figuresOf(base, picture),
       sheets: Object.fromEntries(base.sheets),
       timings,
     };
@@ -123,19 +123,19 @@ export class BuiltInEngine implements Engine {
     const { stage } = paintScene(request, planSynthesis(request.influences, request.balance), free, () => {});
     return outlinesOf(stage.seen, stage.labels());
   }
+}
 
-  async #finish(
-    { start: begun, mask, width, height }: RenderRequest,
-    picture: Picture,
-    start: Picture | undefined,
-    pictures: PictureSource,
-  ): Promise<Uint8ClampedArray> {
-    if (!start) return pictureToRgba(picture);
-    const bytes = pictureToRgba(start);
-    if (begun?.change === 0) return bytes;
-    if (!mask) return pictureToRgba(picture);
-    return bytesThrough(maskOf(await pictures(mask.content), mask, width, height), picture, start, bytes);
-  }
+/** The bytes of a finished picture: what may not change of a start picture is copied from it. */
+function finished(
+  { start: begun }: RenderRequest,
+  picture: Picture,
+  start: Picture | undefined,
+  free: Float32Array | undefined,
+): Uint8ClampedArray {
+  if (!start) return pictureToRgba(picture);
+  const bytes = pictureToRgba(start);
+  if (begun?.change === 0) return bytes;
+  return free ? bytesThrough(free, picture, start, bytes) : pictureToRgba(picture);
 }
 
 const fitted = (picture: Picture, width: number, height: number): Picture =>

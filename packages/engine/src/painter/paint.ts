@@ -48,6 +48,7 @@ export interface PaintOptions {
   readonly hints?: LayoutHints;
   readonly identities?: ComposeOptions['identities'];
   readonly light?: ComposeOptions['light'];
+  readonly unpainted?: ComposeOptions['unpainted'];
   /** 0 plain .. 1 ornate; .5 (usual) as it is composed. */
   readonly ornateness?: number;
   /** The words' medium, or gouache, when absent. */

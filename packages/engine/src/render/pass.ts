@@ -13,6 +13,7 @@ import type { MatchHelper } from '../synthesis/halves';
 import { synthesise } from '../synthesis/synthesise';
 import { looksOf, type ItemLook } from './foundAgain';
 import { colourLooks, type ColourLook } from './foundColours';
+import { keptFigures } from './keptFigures';
 import { lookCast, type LookCast } from './lookCast';
 import { paintScene } from './scene';
 import { stageKey } from './stageCache';
@@ -33,6 +34,8 @@ export interface PassContext {
 export interface GivenPictures {
   /** To start from. */
   readonly start?: Picture;
+  /** Where that may change, 1, and where it may not, 0; everywhere when absent. */
+  readonly free?: Float32Array;
   /** The frame that this one is held by. */
   readonly held?: Picture;
 }
@@ -64,19 +67,23 @@ export interface Pass {
 export function renderPass(
   request: RenderRequest,
   loaded: readonly LoadedPicture[],
-  { start, held }: GivenPictures,
+  { start, free, held }: GivenPictures,
   context: PassContext,
 ): Pass {
   const { checkpoint, onStep, lap } = context;
   const plan = planSynthesis(request.influences, request.balance);
   const { seed } = request;
   const { brief, direction, stage } = paintScene(request, plan, loaded, checkpoint);
+  // whoever stays of the start picture is not painted a second time beside it
+  const there = start && free ? keptFigures(stage.seen, free) : undefined;
+  const ground = there?.size ? paintScene(request, plan, loaded, checkpoint, there).stage : stage;
   const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
   lap('painter');
   checkpoint();
   const labels = stage.labels();
   const { figures } = stage;
-  const changes = stageChanges({ labels, figures, depth: () => stage.depth() }, loaded, {
+  const groundLabels = ground === stage ? labels : ground.labels();
+  const changes = stageChanges({ labels: groundLabels, figures: ground.figures, depth: () => ground.depth() }, loaded, {
     request,
     plan,
     checkpoint,
@@ -86,7 +93,7 @@ export function renderPass(
   const begunAt = (picture: Picture): Picture => (start ? stageBetween(start, picture, change) : picture);
   // what the words say is looked for as the painter painted it, not as the start picture has it
   const said = changed(stage.painted());
-  const painted = begunAt(said);
+  const painted = begunAt(ground === stage ? said : changed(ground.painted()));
   checkpoint();
   const steady = (picture: Picture): Picture =>
     held && request.hold && request.frame
@@ -113,13 +120,13 @@ export function renderPass(
   const picture = synthesise({
     stage: painted,
     // the labels are those of the painted stage: a start picture has none
-    labels: begun ? undefined : labels,
-    subjects: begun ? undefined : () => subjectsOf(stage.seen, labels),
+    labels: begun ? undefined : groundLabels,
+    subjects: begun ? undefined : () => subjectsOf(ground.seen, groundLabels),
     stageIn:
       brief.medium || begun
         ? undefined
-        : ({ medium, palette }) => begunAt(changed(stage.drawnIn(medium, palette, checkpoint))),
-    stageKey: stageKey(told),
+        : ({ medium, palette }) => begunAt(changed(ground.drawnIn(medium, palette, checkpoint))),
+    stageKey: there?.size ? `${stageKey(told)}/${[...there].join()}` : stageKey(told),
     references: laid.map(({ influence, part, told, picture: p }) => ({
       influence,
       part,

@@ -10,7 +10,7 @@ import { paintStage } from '../painter/paint';
 import type { LayoutHints } from '../painter/places';
 import type { RenderRequest } from '../contract/request';
 import type { SynthesisPlan } from '../synthesis/plan';
-import { keptStage, type PaintedStage } from './stageCache';
+import { KeptStage, keptStage, type PaintedStage } from './stageCache';
 
 /** What the painter was told of a request, and what it painted. */
 export interface PaintedScene {
@@ -19,12 +19,13 @@ export interface PaintedScene {
   readonly stage: PaintedStage;
 }
 
-/** Reads, directs and paints what a request shows: a picture of its own, or a frame of a sequence at its moment. */
+/** Reads, directs and paints, but for `unpainted` entities, what a request shows: a picture of its own, or a frame of a sequence at its moment. */
 export function paintScene(
   request: RenderRequest,
   plan: SynthesisPlan,
   loaded: readonly LoadedPicture[],
   checkpoint: () => void,
+  unpainted?: ReadonlySet<number>,
 ): PaintedScene {
   const { width, height, seed, spread, frame } = request;
   const read = briefOf(request);
@@ -34,7 +35,7 @@ export function paintScene(
   const told = { ...request, influences: request.influences.filter((_, k) => loaded.some((p) => p.influence === k)) };
   const k = frame?.camera ? enlargement(frame.camera) : 1;
   const whole = { width: Math.round(width * k), height: Math.round(height * k) };
-  const stage = keptStage(told, () =>
+  const paint = () =>
     paintStage(brief, {
       ...whole,
       seed,
@@ -43,9 +44,10 @@ export function paintScene(
       light: lightOf(request, brief, direction),
       identities: direction.identities.of,
       ornateness: request.ornateness,
+      unpainted,
       checkpoint,
-    }),
-  );
+    });
+  const stage = unpainted ? new KeptStage(paint(), false) : keptStage(told, paint);
   if (!frame?.camera) return { brief, direction, stage };
   return { brief, direction, stage: seenStage(stage, whole, viewAt(frame.camera, frame.at), width, height) };
 }

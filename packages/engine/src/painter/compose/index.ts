@@ -40,12 +40,14 @@ export interface ComposeOptions {
   readonly identities?: ReadonlyMap<number, TraitPulls>;
   /** The light, where references decide it with the words. */
   readonly light?: Environment;
+  /** Indexes of entities that have their places and are not painted. */
+  readonly unpainted?: ReadonlySet<number>;
 }
 
 /** Composes a scene for a brief: place, light, people, creatures, things, weather. Deterministic for a seed. */
 export function compose(
   brief: SceneBrief,
-  { width, height, seed, spread = 1, hints = {}, identities, light }: ComposeOptions,
+  { width, height, seed, spread = 1, hints = {}, identities, light, unpainted }: ComposeOptions,
 ): Scene {
   const scene = new Scene(
     width,
@@ -55,6 +57,7 @@ export function compose(
     spread,
   );
   brief.avoid.forEach((what) => scene.refused.add(what));
+  if (unpainted) scene.unpainted = unpainted;
   const water = WATER.has(brief.place);
   const actors = actorsOf(brief, { water, indoor: ROOMS.has(brief.place) }, identities);
   const bodies = actors.filter((a) => a.brief.kind !== 'thing');

@@ -46,6 +46,7 @@ export function paintActor(
   spot: Spot,
   options: { readonly shadow?: boolean; readonly action?: Action } = {},
 ): void {
+  if (scene.unpainted.has(a.entity)) return;
   if (options.shadow !== false && a.zone !== 'air' && a.zone !== 'water')
     groundShadow(scene, spot, a.width * (a.person ? 0.95 : 0.9));
   const { x, y, head, depth, flip } = spot;

@@ -54,6 +54,8 @@ export class Scene {
   weather?: readonly [first: number, last: number];
   /** What shall not appear, as in the brief: "thing: boat". */
   readonly refused = new Set<string>();
+  /** Entities that have their places and are not painted: somebody else stands there already. */
+  unpainted: ReadonlySet<number> = new Set();
   /** One 512th of the shorter side: lengths of places and things are given in it. */
   readonly unit: number;
   #target: Node[] = this.root.children;
