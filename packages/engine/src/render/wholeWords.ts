@@ -32,11 +32,15 @@ const LEAST_SKY = 0.05;
 const BESIDE = { px: 4, least: 2 } as const;
 /** Fewer marks than this say nothing. */
 const LEAST_MARKS = 5;
+/** About so many of them tell of all. */
+const ENOUGH_MARKS = 100;
 
 /** Looks at a picture of a scene; `labels` are those of its stage. */
 export function wholeLook(seen: SceneSeen, labels: Uint8Array, picture: Picture): WholeLook {
   // a camera that sees a part of the scene does not see the marks where they were put
-  const marks = seen.view ? [] : seen.weatherMarks.map((mark) => markLook(mark, picture));
+  const every = Math.max(1, Math.floor(seen.weatherMarks.length / ENOUGH_MARKS));
+  const told = seen.view ? [] : seen.weatherMarks.filter((_, k) => k % every === 0);
+  const marks = told.map((mark) => markLook(mark, picture));
   const small = resample(picture, CELLS, CELLS);
   return {
     marks,
@@ -52,33 +56,31 @@ const colourAt = ({ planes }: Picture, i: number): Lab => [
 ];
 
 /** The mean colour on a mark less that beside it, on all four sides. */
-function markLook(mark: WeatherMark, picture: Picture): Lab {
-  const { width, height } = picture;
+function markLook(mark: WeatherMark, { width, height, planes }: Picture): Lab {
   const off = Math.max(BESIDE.least, Math.round((BESIDE.px * Math.min(width, height)) / 512));
-  const [on, beside] = [
-    [0, 0, 0],
-    [0, 0, 0],
-  ];
-  let around = 0;
-  for (const i of mark) {
-    const [x, y] = [i % width, Math.floor(i / width)];
-    colourAt(picture, i).forEach((v, c) => (on[c] += v / mark.length));
-    for (const [dx, dy] of [
-      [-off, 0],
-      [off, 0],
-      [0, -off],
-      [0, off],
-    ]) {
-      if (x + dx < 0 || y + dy < 0 || x + dx >= width || y + dy >= height) continue;
-      colourAt(picture, i + dy * width + dx).forEach((v, c) => (beside[c] += v));
+  const of = (plane: Float32Array): number => {
+    let on = 0;
+    let beside = 0;
+    let around = 0;
+    const add = (j: number) => {
+      beside += plane[j];
       around++;
+    };
+    for (const i of mark) {
+      const x = i % width;
+      on += plane[i];
+      if (x >= off) add(i - off);
+      if (x + off < width) add(i + off);
+      if (i >= off * width) add(i - off * width);
+      if (i + off * width < plane.length) add(i + off * width);
     }
-  }
-  return around ? ([0, 1, 2].map((c) => on[c] - beside[c] / around) as unknown as Lab) : [0, 0, 0];
+    return around ? on / mark.length - beside / around : 0;
+  };
+  return [of(planes[0]), of(planes[1]) / CHROMA_GAIN, of(planes[2]) / CHROMA_GAIN];
 }
 
 /** About so many pixels tell the tone. */
-const TELLING = 20000;
+const TELLING = 1000;
 
 /** The median colour of the sky, so that what covers a part of it changes nothing. */
 function toneOf(labels: Uint8Array, picture: Picture): Lab {
