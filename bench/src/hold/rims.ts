@@ -1,4 +1,4 @@
-import { CHROMA_GAIN, createPicture, pictureFromRgba, type Picture } from '@urbild/core';
+import { CHROMA_GAIN, createPicture, pictureFromRgba, signedDistance, type Picture } from '@urbild/core';
 import { BuiltInEngine, readRequest, type Raster } from '@urbild/engine';
 import { mkdir } from 'fs/promises';
 import path from 'path';
@@ -43,7 +43,7 @@ export async function rims(keep?: string): Promise<boolean> {
       (content) => Promise.resolve(pictures[content]),
     );
     const atOnce = await engine.render(readRequest({ ...size, prompt: after }), none);
-    const far = distanceOutside(mask);
+    const far = signedDistance(mask, WIDTH, HEIGHT, BEYOND.to);
     const [is, usual] = [replaced, atOnce].map((raster) => rimOf(pictureOf(raster), far));
     const halo = is - usual;
     const [{ mask: anew }] = await engine.outlines(readRequest({ ...size, prompt: after }), none);
@@ -78,25 +78,11 @@ function twinOf(anew: Uint8Array, stays: Uint8Array, { rgba: a }: Raster, { rgba
   return all ? seen / all : 0;
 }
 
-/** How far every pixel is outside of a mask, px, city-block; 0 inside. */
-function distanceOutside(mask: Uint8Array): Uint16Array {
-  const far = Uint16Array.from(mask, (v) => (v ? 0 : 999));
-  const near = (i: number, j: number) => (far[i] = Math.min(far[i], far[j] + 1));
-  for (let i = 0; i < far.length; i++) {
-    if (i % WIDTH) near(i, i - 1);
-    if (i >= WIDTH) near(i, i - WIDTH);
-  }
-  for (let i = far.length - 1; i >= 0; i--) {
-    if ((i + 1) % WIDTH) near(i, i + 1);
-    if (i + WIDTH < far.length) near(i, i + WIDTH);
-  }
-  return far;
-}
-
 /** How far the rim is from the ground beyond it, the mean over pieces of the outline, OKLab. */
-function rimOf({ planes }: Picture, far: Uint16Array): number {
+function rimOf({ planes }: Picture, far: Int8Array): number {
   const pieces = new Map<number, { rim: number[]; beyond: number[] }>();
-  far.forEach((d, i) => {
+  far.forEach((distance, i) => {
+    const d = -distance;
     if (d < RIM.from || d > BEYOND.to) return;
     const piece = Math.floor((i % WIDTH) / 24) + 100 * Math.floor(i / WIDTH / 24);
     const own = pieces.get(piece) ?? { rim: [], beyond: [] };

@@ -14,6 +14,7 @@ export * from './colour/transport';
 export * from './colour/lut';
 export * from './picture/picture';
 export * from './picture/resample';
+export * from './picture/signedDistance';
 export * from './picture/window';
 export * from './picture/filter';
 export * from './picture/pyramid';

@@ -1,4 +1,5 @@
-import { CHROMA_GAIN, type Picture } from '@urbild/core';
+import { CHROMA_GAIN, signedDistance, type Picture } from '@urbild/core';
+import { figuresIn, headOf, maskOfItem } from '../painter/scene/figureMasks';
 import { REGION } from '../painter/scene/region';
 import type { SceneSeen } from '../painter/scene/seen';
 
@@ -30,19 +31,19 @@ const SEEN = 0.5;
 const LEAST_EYES = 12;
 const LEAST_HEAD = 900;
 
-const HEAD: ReadonlySet<number> = new Set([REGION.skin, REGION.hair, REGION.eye, REGION.headwear]);
-
 type Colour = readonly [number, number, number];
 
 /** Holds the figures of a take against those of its control; both have the size of the scene. */
 export function subjectHold(seen: SceneSeen, labels: Uint8Array, control: Picture, take: Picture): FigureHold[] {
-  const { width, height, items, map } = seen;
-  return items.flatMap((item): FigureHold[] => {
+  const { width, height } = seen;
+  const figures = figuresIn(seen);
+  return seen.items.flatMap((item): FigureHold[] => {
     if (item.kind === 'thing' || item.held || item.pixels < LEAST * width * height) return [];
-    const mask = Uint8Array.from(map, (code) => (item.codes.includes(code) ? 1 : 0));
+    const mask = maskOfItem(item, seen);
     const whole = along(mask, seen, control, take);
-    const record = seen.figures.find((f) => f.entity === item.entity && f.kind === 'person' && isWithin(f, item.box));
-    const head = record && headOf(mask, labels, record, width);
+    const figure = figures.find((f) => f?.item === item && item.kind === 'person');
+    const all = figure && headOf(mask, labels, figure.record, width);
+    const head = all && all.reduce((n, v) => n + v, 0) >= LEAST_HEAD ? all : undefined;
     const onHead = head && along(head, seen, control, take);
     return [
       {
@@ -59,42 +60,6 @@ export function subjectHold(seen: SceneSeen, labels: Uint8Array, control: Pictur
 export const leastHold = (holds: readonly FigureHold[]): number | undefined =>
   holds.length ? Math.min(...holds.flatMap((h) => Object.values(h) as number[])) : undefined;
 
-const isWithin = ({ box }: { box: readonly number[] }, around: readonly number[] | undefined): boolean =>
-  !!around && Math.min(box[2], around[2]) - Math.max(box[0], around[0]) > 0.5 * (box[2] - box[0]);
-
-/** The pixels of a figure's head: skin, hair and hat from its crown to its chin. */
-function headOf(
-  mask: Uint8Array,
-  labels: Uint8Array,
-  { box, head }: { readonly box: readonly number[]; readonly head: number },
-  width: number,
-): Uint8Array | undefined {
-  const bottom = box[1] + 1.15 * head;
-  let n = 0;
-  const out = mask.map((v, i) => (v && Math.floor(i / width) < bottom && HEAD.has(labels[i]) ? (n++, 1) : 0));
-  return n >= LEAST_HEAD ? out : undefined;
-}
-
-/** How far every pixel is from the edge of a mask, positive inside, negative outside; city-block, up to `most`. */
-function distances(mask: Uint8Array, width: number, height: number, most: number): Int8Array {
-  const out = new Int8Array(mask.length).fill(most + 1);
-  const near = (i: number, j: number) => {
-    const d = mask[i] === mask[j] ? out[j] + 1 : 1;
-    if (d < out[i]) out[i] = d;
-  };
-  for (let y = 0, i = 0; y < height; y++)
-    for (let x = 0; x < width; x++, i++) {
-      if (x) near(i, i - 1);
-      if (y) near(i, i - width);
-    }
-  for (let y = height - 1, i = mask.length - 1; y >= 0; y--)
-    for (let x = width - 1; x >= 0; x--, i--) {
-      if (x < width - 1) near(i, i + 1);
-      if (y < height - 1) near(i, i + width);
-    }
-  return out.map((d, i) => (mask[i] ? d : -d));
-}
-
 /** What sets a mask off along its outline, in a take as in its control. */
 function along(
   mask: Uint8Array,
@@ -104,7 +69,7 @@ function along(
 ): { contrast: number; outline: number } | undefined {
   const k = Math.max(1, Math.max(width, height) / 512);
   const [from, to] = [Math.round(BAND.from * k), Math.round(BAND.to * k)];
-  const far = distances(mask, width, height, to);
+  const far = signedDistance(mask, width, height, to);
   let [sx, sy, n] = [0, 0, 0];
   mask.forEach((v, i) => {
     if (!v) return;

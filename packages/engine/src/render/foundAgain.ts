@@ -1,4 +1,4 @@
-import { CHROMA_GAIN, resampleToLongSide, type Picture } from '@urbild/core';
+import { CHROMA_GAIN, resampleToLongSide, signedDistance, type Picture } from '@urbild/core';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
 import { alike, centred } from './alike';
 import { SIDE, smallMap, type SmallMap } from './smallMap';
@@ -113,23 +113,7 @@ function distanceIn(box: Readonly<Box>, map: Uint8Array, width: number, is: Uint
   const own = new Uint8Array(w * h);
   for (let y = 0, i = 0; y < h; y++)
     for (let x = 0; x < w; x++, i++) own[i] = is[map[(box.top + y) * width + box.left + x]];
-  const out = new Int8Array(w * h).fill(BAND.to + 1);
-  const near = (i: number, j: number) => {
-    const d = own[i] === own[j] ? out[j] + 1 : 1;
-    if (d < out[i]) out[i] = d;
-  };
-  for (let y = 0, i = 0; y < h; y++)
-    for (let x = 0; x < w; x++, i++) {
-      if (x) near(i, i - 1);
-      if (y) near(i, i - w);
-    }
-  for (let y = h - 1, i = w * h - 1; y >= 0; y--)
-    for (let x = w - 1; x >= 0; x--, i--) {
-      if (x < w - 1) near(i, i + 1);
-      if (y < h - 1) near(i, i + w);
-    }
-  for (let i = 0; i < out.length; i++) if (!own[i]) out[i] = -out[i];
-  return out;
+  return signedDistance(own, w, h, BAND.to);
 }
 
 /** Where else an outline is laid, in parts of its own width and height: all around, and farther off. */

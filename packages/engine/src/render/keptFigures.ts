@@ -1,3 +1,4 @@
+import { maskOfItem } from '../painter/scene/figureMasks';
 import type { SceneSeen } from '../painter/scene/seen';
 
 /** Of a figure so much must lie where the start picture stays for it to be the one that stays, and so much beside it to be seen twice. */
@@ -8,19 +9,20 @@ const BESIDE = 0.04;
  * Who of a scene would be seen twice in a picture that keeps a part of its start picture: whoever lies partly where that stays and partly
  * where it may change (`free` 1). Indexes of the brief's entities.
  */
-export function keptFigures({ items, map, view }: SceneSeen, free: Float32Array): Set<number> {
+export function keptFigures(seen: SceneSeen, free: Float32Array): Set<number> {
   const out = new Set<number>();
   // a camera that looks at a part of a scene has no map of who is where
-  if (view) return out;
-  for (const { kind, held, entity, codes } of items) {
-    if (kind === 'thing' || held) continue;
+  if (seen.view) return out;
+  for (const item of seen.items) {
+    if (item.kind === 'thing' || item.held) continue;
+    const mask = maskOfItem(item, seen);
     let [kept, all] = [0, 0];
-    for (let i = 0; i < map.length; i++) {
-      if (!codes.includes(map[i])) continue;
+    for (let i = 0; i < mask.length; i++) {
+      if (!mask[i]) continue;
       all++;
       if (free[i] < 0.5) kept++;
     }
-    if (kept >= STAYS * all && all - kept >= BESIDE * all && all) out.add(entity);
+    if (kept >= STAYS * all && all - kept >= BESIDE * all && all) out.add(item.entity);
   }
   return out;
 }
