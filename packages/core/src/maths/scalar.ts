@@ -26,7 +26,7 @@ export function table(points: readonly (readonly [number, number])[]): (x: numbe
 
 /** The middle value of `values` (mean of the two middle ones for an even count); NaN for none. */
 export function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const middle = sorted.length >> 1;
   if (!sorted.length) return NaN;
   return sorted.length % 2 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;

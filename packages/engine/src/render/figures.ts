@@ -23,7 +23,9 @@ import type { FigureRecord } from '../painter/scene/figureRecord';
 import type { RequestInfluence } from '../contract/request';
 import type { RenderedFigure } from '../contract/result';
 import { asDrawn } from '../gives/imagined';
-import { faceOfRecord } from '../traits/frame';
+import { colourful, thinned } from '../traits/colourful';
+import { faceOfRecord, type FaceFrame } from '../traits/frame';
+import { pieceAround } from '../traits/pieceAround';
 import { readTraits } from '../traits/readTraits';
 import { REGION } from '../painter/scene/region';
 import { withoutCast } from './lookCast';
@@ -70,16 +72,47 @@ const seenFrom = (sheet: TraitSheet, head: number): TraitSheet => {
 /** So many pixels of a creature tell its colour. */
 const ENOUGH = 40;
 
-/** The colour of a creature: the median of what is seen of it in its box. */
-function bodyIn({ box }: FigureRecord, labels: Uint8Array, { width, height, planes }: Picture): TraitSheet {
+/** So many pixels of it are looked at, at the most. */
+const MANY = 2000;
+
+/** What is looked at of a figure: the part of the picture that shows it, and what that tells of it in a picture of so much colour, 0..1. */
+interface Shown {
+  readonly picture: Picture;
+  readonly read: (picture: Picture, tinted: number) => TraitSheet;
+}
+
+/** A creature: pixels of it, in a row, of which the middle colour is told. Undefined where too few are seen. */
+function shownCreature(
+  { box }: FigureRecord,
+  labels: Uint8Array,
+  { width, height, planes }: Picture,
+): Shown | undefined {
   const [left, top] = [Math.max(0, Math.floor(box[0])), Math.max(0, Math.floor(box[1]))];
   const own: number[] = [];
   for (let y = top; y < Math.min(height, box[3]); y++)
     for (let x = left; x < Math.min(width, box[2]); x++)
       if (labels[y * width + x] === REGION.animal) own.push(y * width + x);
-  if (own.length < ENOUGH) return {};
-  const at = (k: number) => median(own.map((i) => planes[k][i])) / (k ? CHROMA_GAIN : 1);
-  return { body: { colour: [at(0), at(1), at(2)], confidence: 0.8 } };
+  if (own.length < ENOUGH) return undefined;
+  const step = Math.ceil(own.length / MANY);
+  const looked = own.filter((_, k) => k % step === 0);
+  const row = planes.map((plane) => Float32Array.from(looked, (i) => plane[i]));
+  return {
+    picture: { width: looked.length, height: 1, planes: row as unknown as Picture['planes'] },
+    read: (seen) => {
+      const at = (k: number) => median(Array.from(seen.planes[k])) / (k ? CHROMA_GAIN : 1);
+      return { body: { colour: [at(0), at(1), at(2)], confidence: 0.8 } };
+    },
+  };
+}
+
+/** A person with a face that is large enough to tell anything; else undefined. */
+function shownPerson({ head }: FigureRecord, face: FaceFrame | undefined, picture: Picture): Shown | undefined {
+  if (!face || head < LEGIBLE) return undefined;
+  const there = pieceAround(picture, face);
+  return {
+    picture: there.picture,
+    read: (seen, tinted) => seenFrom(readTraits(seen, there.face, { exact: true, tinted }).traits, head),
+  };
 }
 
 /** A pass as far as it tells who is in its picture. */
@@ -90,17 +123,16 @@ type Staged = Pick<Pass, 'figures' | 'brief' | 'labels' | 'cast'>;
  * all colours alike.
  */
 export function figuresOf({ figures, brief, labels, cast }: Staged, picture: Picture): RenderedFigure[] {
+  if (!figures.length) return [];
   const { width: w, height: h } = picture;
-  const plain = cast && figures.length ? withoutCast(picture, cast) : undefined;
+  const few = thinned(picture);
+  const tinted = colourful(few);
+  const plain = cast ? { cast, tinted: colourful(withoutCast(few, cast)) } : undefined;
   return figures.map((f) => {
     const entity: Entity | undefined = brief.entities[f.entity];
     const outfit = entity && entity.kind !== 'thing' ? entity.outfit : undefined;
     const face = f.kind === 'person' ? faceOfRecord(f, w, h) : undefined;
-    const seenIn = (seen: Picture): TraitSheet => {
-      if (f.kind !== 'person') return bodyIn(f, labels, seen);
-      // a face of a few pixels tells nothing
-      return face && f.head >= LEGIBLE ? seenFrom(readTraits(seen, face, { exact: true }).traits, f.head) : {};
-    };
+    const shown = f.kind === 'person' ? shownPerson(f, face, picture) : shownCreature(f, labels, picture);
     return {
       kind: f.kind,
       name: entity && nameOf(entity),
@@ -108,8 +140,8 @@ export function figuresOf({ figures, brief, labels, cast }: Staged, picture: Pic
       box: [f.box[0] / w, f.box[1] / h, f.box[2] / w, f.box[3] / h],
       face,
       joints: jointsOf(f, w, h),
-      traits: seenIn(picture),
-      ...(plain ? { unlooked: seenIn(plain) } : {}),
+      traits: shown?.read(shown.picture, tinted) ?? {},
+      ...(plain ? { unlooked: shown?.read(withoutCast(shown.picture, plain.cast), plain.tinted) ?? {} } : {}),
     };
   });
 }

@@ -33,9 +33,28 @@ export interface ItemLook {
 export function looksOf(seen: SceneSeen, picture: Picture): (ItemLook | undefined)[] {
   if (!seen.items.length) return [];
   const small = resampleToLongSide(picture, SIDE);
-  const map = smallMap(seen, small.width, small.height);
-  const extents = extentsOf(map);
-  return seen.items.map((item) => lookOf(item, map, extents, small));
+  return placesIn(seen, small).map((place) => place && lookOf(place, small));
+}
+
+/** Where an item of a scene lies in a small picture of it. */
+interface Place {
+  readonly box: Readonly<Box>;
+  readonly band: Band;
+  /** Width and height of the item, px. */
+  readonly size: readonly [number, number];
+}
+
+/** Scenes that were looked at: the control and the finished picture have everybody in the same places. */
+const KNOWN = new WeakMap<SceneSeen, readonly (Place | undefined)[]>();
+
+function placesIn(seen: SceneSeen, { width, height }: Picture): readonly (Place | undefined)[] {
+  let places = KNOWN.get(seen);
+  if (!places) {
+    const map = smallMap(seen, width, height);
+    const extents = extentsOf(map);
+    KNOWN.set(seen, (places = seen.items.map((item) => placeOf(item, map, extents))));
+  }
+  return places;
 }
 
 /** The fewest pixels of the small map that can be looked for. */
@@ -74,12 +93,11 @@ function extentsOf({ width, height, codes }: SmallMap): ReadonlyMap<number, Read
   return found;
 }
 
-function lookOf(
+function placeOf(
   { codes }: SeenItem,
   { width, height, codes: map }: SmallMap,
   extents: ReadonlyMap<number, Readonly<Extent>>,
-  { planes }: Picture,
-): ItemLook | undefined {
+): Place | undefined {
   const own = codes.flatMap((code) => extents.get(code) ?? []);
   const n = own.reduce((sum, e) => sum + e.n, 0);
   if (n < LEAST_PIXELS) return undefined;
@@ -95,15 +113,14 @@ function lookOf(
   const is = new Uint8Array(256);
   for (const code of codes) is[code] = 1;
   const middle = [own.reduce((sum, e) => sum + e.sx, 0) / n, own.reduce((sum, e) => sum + e.sy, 0) / n] as const;
-  const ground = { width, height, planes };
-  const band = bandOf(box, distanceIn(box, map, width, is), middle);
-  const [w, h] = [x1 - x0, y1 - y0];
-  return {
-    outline: segmentsOf(band, [0, 0], ground),
-    cells: cellsOf(box, ground),
-    elsewhere: PLACES.map(([x, y]) => segmentsOf(band, [Math.round(x * w), Math.round(y * h)], ground)),
-  };
+  return { box, band: bandOf(box, distanceIn(box, map, width, is), middle), size: [x1 - x0, y1 - y0] };
 }
+
+const lookOf = ({ box, band, size: [w, h] }: Place, ground: Ground): ItemLook => ({
+  outline: segmentsOf(band, [0, 0], ground),
+  cells: cellsOf(box, ground),
+  elsewhere: PLACES.map(([x, y]) => segmentsOf(band, [Math.round(x * w), Math.round(y * h)], ground)),
+});
 
 type Ground = Pick<Picture, 'width' | 'height' | 'planes'>;
 

@@ -37,5 +37,9 @@ export function lookCast(painted: Picture, picture: Picture): LookCast {
 export const withoutCast = ({ width, height, planes }: Picture, { at, gain }: LookCast): Picture => ({
   width,
   height,
-  planes: planes.map((plane, k) => plane.map((v) => (v - at[k]) / gain[k])) as unknown as Picture['planes'],
+  planes: planes.map((plane, k) => {
+    const [out, by] = [new Float32Array(plane.length), 1 / gain[k]];
+    for (let i = 0; i < out.length; i++) out[i] = (plane[i] - at[k]) * by;
+    return out;
+  }) as unknown as Picture['planes'],
 });

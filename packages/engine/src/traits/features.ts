@@ -21,24 +21,37 @@ const FACE = 20;
 /** Skin, crown, side, figure. */
 const CHANNELS = 4;
 
+/** The values around a point, for one call at a time: a face is looked at in hundreds of points. */
+const AROUND_POINT = [new Float64Array(9), new Float64Array(9), new Float64Array(9)] as const;
+
 /** The colour at a point: the median of a few pixels around it; undefined outside the picture. */
 function colourAt(
-  { width, height, planes: [L, A, B] }: Picture,
+  { width, height, planes }: Picture,
   [x, y]: readonly [number, number],
   radius: number,
 ): Lab | undefined {
-  const values: [number[], number[], number[]] = [[], [], []];
+  let n = 0;
   for (let dy = -1; dy <= 1; dy++)
     for (let dx = -1; dx <= 1; dx++) {
       const px = Math.round(x + dx * radius);
       const py = Math.round(y + dy * radius);
       if (px < 0 || py < 0 || px >= width || py >= height) continue;
-      const i = py * width + px;
-      values[0].push(L[i]);
-      values[1].push(A[i] / CHROMA_GAIN);
-      values[2].push(B[i] / CHROMA_GAIN);
+      for (let k = 0; k < 3; k++) AROUND_POINT[k][n] = planes[k][py * width + px];
+      n++;
     }
-  return values[0].length ? [median(values[0]), median(values[1]), median(values[2])] : undefined;
+  const middle = (k: number) => middleOf(AROUND_POINT[k], n);
+  return n ? [middle(0), middle(1) / CHROMA_GAIN, middle(2) / CHROMA_GAIN] : undefined;
+}
+
+/** The median of the first `n` of some values, which it sorts. */
+function middleOf(values: Float64Array, n: number): number {
+  for (let i = 1; i < n; i++) {
+    const v = values[i];
+    let k = i;
+    for (; k > 0 && values[k - 1] > v; k--) values[k] = values[k - 1];
+    values[k] = v;
+  }
+  return n % 2 ? values[n >> 1] : (values[n / 2 - 1] + values[n / 2]) / 2;
 }
 
 const apart = (a: Lab, b: Lab): number => Math.hypot(0.8 * (a[0] - b[0]), 1.6 * (a[1] - b[1]), 1.6 * (a[2] - b[2]));

@@ -14,6 +14,7 @@ export interface Looked {
   readonly matte?: Matte;
   /** How far its colours are those of things, 0 a drawing in one ink .. 1. */
   readonly tinted: number;
+  /** See lightStats; empty where everything is known exactly. */
   readonly light: readonly number[];
 }
 

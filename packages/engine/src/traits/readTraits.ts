@@ -69,6 +69,8 @@ export interface ReadHow {
   readonly mesh?: readonly (readonly [number, number])[];
   /** Who is figure and what is ground, as a person painted it; goes before what is found. */
   readonly matte?: Matte;
+  /** How colourful the whole picture is, 0..1, where that is known or only a piece of it is read; measured without it. */
+  readonly tinted?: number;
 }
 
 /**
@@ -79,13 +81,13 @@ export interface ReadHow {
 export function readTraits(
   picture: Picture,
   frame?: FaceFrame,
-  { exact = false, part, mesh, matte: painted }: ReadHow = {},
+  { exact = false, part, mesh, matte: painted, tinted = colourful(picture) }: ReadHow = {},
 ): ReadTraits {
   if (!frame) return { traits: bodyColours(picture, painted) };
   const even = evened(picture, frame);
   const matte = exact ? undefined : (painted ?? matteOf(picture, frame, part));
-  const tinted = colourful(picture);
-  const light = lightStats(picture);
+  // what our own painter drew is read without it
+  const light = exact ? [] : lightStats(picture);
   const { traits, ...seen } = readFace({ picture: even, source: picture, mesh, frame, exact, matte, tinted, light });
   const shape = mesh && meshShape(mesh, frame.yaw, picture);
   return {
