@@ -1,6 +1,6 @@
-import { Ban, Star } from 'lucide-react';
 import type { Take } from '../../api/client';
 import { useChangeTake } from '../../api/trials';
+import { Cross, Ring, Stroke } from '../../parts/PencilMarks';
 import { useMarkKeys } from '../keys/useMarkKeys';
 
 /** What a person says of a take: keeper, rejected, rating, note; K, X and the digits do the same. */
@@ -17,17 +17,17 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
           type="button"
           aria-pressed={take.keeper}
           onClick={() => mark({ keeper: !take.keeper })}
-          className={`${button} ${take.keeper ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
+          className={`${button} flex items-center gap-1.5 ${take.keeper ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
         >
-          Keeper
+          <Ring size={15} /> Keeper
         </button>
         <button
           type="button"
           aria-pressed={take.rejected}
           onClick={() => mark({ rejected: !take.rejected })}
-          className={`${button} flex items-center gap-1 ${take.rejected ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
+          className={`${button} flex items-center gap-1.5 ${take.rejected ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
         >
-          <Ban size={14} aria-hidden /> Reject
+          <Cross size={14} /> Reject
         </button>
         <span role="radiogroup" aria-label="Rating" className="ml-auto flex">
           {[1, 2, 3, 4, 5].map((n) => (
@@ -38,9 +38,9 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
               aria-checked={take.rating === n}
               aria-label={`${n} of 5`}
               onClick={() => mark({ rating: take.rating === n ? 0 : n })}
-              className="p-1"
+              className="px-0.5 py-1"
             >
-              <Star size={16} aria-hidden fill={take.rating >= n ? 'currentColor' : 'none'} />
+              <Stroke nth={n} size={20} faint={take.rating < n} />
             </button>
           ))}
         </span>

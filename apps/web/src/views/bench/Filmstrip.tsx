@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Take } from '../../api/client';
 import { useProgress } from '../../api/events';
+import { CrossedOut, Ring, Strokes } from '../../parts/PencilMarks';
 
 /** Which takes the strip shows. */
 export const FILTERS = {
@@ -89,12 +90,15 @@ function StripPicture({
       {picture && (
         <img src={picture} alt="" className={`h-full w-full object-cover ${take.rejected ? 'opacity-35' : ''}`} />
       )}
+      {take.rejected && <CrossedOut />}
       {take.keeper && (
-        <span className="absolute top-0.5 left-0.5 size-2.5 rounded-full border-2 border-ink bg-white" aria-hidden />
+        <span className="absolute top-0 left-0 text-white">
+          <Ring size={18} rimmed />
+        </span>
       )}
       {take.rating > 0 && (
-        <span className="figures absolute right-0 bottom-0 bg-ink/80 px-1 text-[10px] text-white" aria-hidden>
-          {take.rating}
+        <span className="absolute right-0 bottom-0 bg-ink/80 text-white">
+          <Strokes count={take.rating} size={14} />
         </span>
       )}
     </button>

@@ -1,8 +1,9 @@
-import { Ban, Columns2, SquareSplitHorizontal, Star } from 'lucide-react';
+import { Columns2, SquareSplitHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Take } from '../../api/client';
 import { useChangeTake } from '../../api/trials';
+import { Cross, Ring } from '../../parts/PencilMarks';
 import { Tip } from '../../parts/Tip';
 
 /** How a take and its control are shown: side by side, or one under the other with an edge to move. */
@@ -50,7 +51,7 @@ function Marks({ take }: { take: Take }) {
         tip={take.keeper ? 'A keeper; take the mark away (K)' : 'Mark it as a keeper (K)'}
         onToggle={() => change.mutate({ take, change: { keeper: !take.keeper } })}
       >
-        <Star size={16} fill={take.keeper ? 'currentColor' : 'none'} aria-hidden />
+        <Ring faint={!take.keeper} />
       </Mark>
       <Mark
         label="Reject"
@@ -59,7 +60,7 @@ function Marks({ take }: { take: Take }) {
         tip={take.rejected ? 'Rejected; take the mark away (X)' : 'Reject it (X)'}
         onToggle={() => change.mutate({ take, change: { rejected: !take.rejected } })}
       >
-        <Ban size={16} aria-hidden />
+        <Cross faint={!take.rejected} />
       </Mark>
       <Link to={`/takes/${take.id}`} className="rounded px-1.5 py-1 underline underline-offset-2 hover:bg-white/15">
         Open

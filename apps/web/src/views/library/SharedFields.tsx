@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { Reference } from '../../api/client';
 import { useChangeMany } from '../../api/references';
 import { KindSign } from '../../parts/KindSign';
+import { Stroke } from '../../parts/PencilMarks';
 import { KINDS } from '../../theme/kinds';
 
 interface Props {
@@ -51,9 +52,9 @@ export function Marks({ ids, references }: Props) {
           aria-label={`${n} of 5`}
           aria-pressed={rating === n}
           onClick={() => change.mutate({ ids, change: { rating: rating === n ? 0 : n } })}
-          className={`figures w-8 rounded border py-0.5 text-sm ${n <= rating ? 'border-ink bg-ink text-paper' : 'border-line text-muted hover:border-edge'}`}
+          className="rounded px-1 py-0.5 hover:bg-shade"
         >
-          {n}
+          <Stroke nth={n} size={20} faint={n > rating} />
         </button>
       ))}
       <button

@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
 import type { FallsOut, Shot, ShotTake } from '../../api/client';
 import { useProgress, type Progress } from '../../api/events';
+import { Ring } from '../../parts/PencilMarks';
 import { percent } from '../../shared/forms/figures';
 import { lead, tries, underWay } from './shots';
 
@@ -90,7 +91,9 @@ function Signs({ keeper, falls, stale }: { keeper: boolean; falls: boolean; stal
   return (
     <>
       {keeper && (
-        <span aria-hidden className="absolute top-1 left-1 size-3.5 rounded-full border-4 border-ink bg-white shadow" />
+        <span className="absolute top-1 left-1 text-white">
+          <Ring size={24} rimmed />
+        </span>
       )}
       {falls ? (
         <span className="absolute top-1 right-1 rounded-full bg-cinnabar px-1.5 text-xs font-semibold text-white">

@@ -1,7 +1,7 @@
-import { Ban } from 'lucide-react';
 import { useEffect } from 'react';
 import type { ShotTake } from '../../api/client';
 import { useProgress } from '../../api/events';
+import { CrossedOut, Ring, Strokes } from '../../parts/PencilMarks';
 
 /** The takes of a shot, newest first, what is tried before them. */
 export function TakeRow({
@@ -65,16 +65,15 @@ function Small({
       >
         {picture && <img src={picture} alt="" className="h-full w-full object-cover" />}
         {(take.keeper || leads) && (
-          <span
-            aria-hidden
-            className={`absolute top-1 left-1 size-3 rounded-full border-3 border-ink shadow ${take.keeper ? 'bg-white' : 'bg-white/40'}`}
-          />
+          <span className="absolute top-0.5 left-0.5 text-white">
+            <Ring size={20} rimmed={take.keeper} faint={!take.keeper} />
+          </span>
         )}
-        {take.rejected && <Ban size={14} aria-hidden className="absolute top-1 right-1 text-white" />}
+        {take.rejected && <CrossedOut />}
         {tried && <span className="absolute inset-x-0 bottom-0 bg-ink/80 text-center text-xs text-white">tried</span>}
         {take.rating > 0 && (
-          <span aria-hidden className="figures absolute right-0.5 bottom-0.5 rounded bg-ink/75 px-1 text-xs text-white">
-            {take.rating}
+          <span className="absolute right-0.5 bottom-0.5 rounded bg-ink/75 text-white">
+            <Strokes count={take.rating} size={16} />
           </span>
         )}
       </button>
