@@ -1,9 +1,9 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
-import { Eye, EyeOff } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { isByName, TYPED_MAX_WEIGHT, type Gives } from '@urbild/core';
 import type { MixInfluence } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
+import { Switch } from '../../parts/Switch';
 import type { Hue } from '../../theme/kinds';
 import { LANE } from './Lane';
 import { LaneSheet } from './LaneSheet';
@@ -62,18 +62,12 @@ export function LaneHead({
         {thumbnailUrl && <img src={thumbnailUrl} alt="" draggable={false} className="h-full w-full object-cover" />}
       </button>
       <div className="min-w-0 flex-1 leading-tight">
-        <div className={`truncate font-semibold ${influence.on ? '' : 'text-muted line-through'}`}>{name}</div>
+        <div title={name} className={`truncate font-semibold ${influence.on ? '' : 'text-muted line-through'}`}>
+          {name}
+        </div>
         <GivesPopover {...{ influence, name, hue, gives, onChange, onRemove, onRegion, onSolo }} />
       </div>
-      <button
-        type="button"
-        aria-pressed={!influence.on}
-        aria-label={influence.on ? `Switch ${name} off` : `Switch ${name} on`}
-        onClick={() => onChange({ on: !influence.on })}
-        className="rounded p-1 text-muted hover:text-ink"
-      >
-        {influence.on ? <Eye size={15} aria-hidden /> : <EyeOff size={15} aria-hidden />}
-      </button>
+      <Switch label={`${name} acts`} on={influence.on} onSwitch={(on) => onChange({ on })} />
       <NumberField
         label={`Weight of ${name}`}
         value={influence.weight}

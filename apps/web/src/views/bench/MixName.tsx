@@ -16,6 +16,7 @@ interface MixNameProps {
 export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
   const go = useNavigate();
   const make = useSeriesOfMix();
+  const others = mixes.filter((m) => m.id !== mixId);
   return (
     <div className="flex flex-col gap-1">
       <input
@@ -27,18 +28,23 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
         className="w-full rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
       />
       <div className="flex gap-2 text-sm text-muted">
-        <select
-          aria-label="Open a mix"
-          value={mixId}
-          onChange={(e) => onOpen(e.target.value)}
-          className="min-w-0 flex-1 rounded bg-transparent"
-        >
-          {mixes.map((m) => (
-            <option key={m.id} value={m.id}>
-              {m.name}
+        {others.length > 0 && (
+          <select
+            aria-label="Open a mix"
+            value=""
+            onChange={(e) => onOpen(e.target.value)}
+            className="min-w-0 flex-1 rounded bg-transparent"
+          >
+            <option value="" hidden>
+              Other mixes
             </option>
-          ))}
-        </select>
+            {others.map((m) => (
+              <option key={m.id} value={m.id}>
+                {m.name}
+              </option>
+            ))}
+          </select>
+        )}
         <Button look="plain" onClick={onNew} className="shrink-0 py-0.5">
           New mix
         </Button>

@@ -3,6 +3,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { MixInfluence } from '../../api/client';
 import { anArrival, anInfluence, aTake, lookup, show } from '../../test/page';
+import { LaneHead } from './LaneHead';
 import { LaneSheet } from './LaneSheet';
 import { Readings } from './Readings';
 
@@ -23,6 +24,35 @@ function sheet(fields: Partial<MixInfluence> = {}) {
   return onChange;
 }
 const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
+
+describe('the head of a lane', () => {
+  test.each([true, false])('a switch tells whether it acts (%s) and turns it over', async (on) => {
+    const onChange = jest.fn();
+    const nothing = () => undefined;
+    show(
+      <LaneHead
+        influence={anInfluence({ on })}
+        thumbnailUrl={undefined}
+        name="Carved quay in the first light of a winter morning"
+        hue="style"
+        gives={GIVES}
+        chosen={false}
+        onChange={onChange}
+        onRemove={nothing}
+        onChoose={nothing}
+        onRegion={nothing}
+        onSolo={nothing}
+      />,
+    );
+    const acts = screen.getByRole('switch', { name: /^Carved quay in the first light of a winter morning acts$/ });
+    expect(acts.getAttribute('aria-checked')).toBe(String(on));
+    acts.focus();
+    await userEvent.keyboard(' ');
+    expect(onChange).toHaveBeenCalledWith({ on: !on });
+    // a name that is cut short can be read whole
+    expect(screen.getByTitle('Carved quay in the first light of a winter morning')).toBeVisible();
+  });
+});
 
 describe('the sheet of a lane', () => {
   test('offers every give, and says which one it is', async () => {
