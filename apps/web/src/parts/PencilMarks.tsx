@@ -30,18 +30,18 @@ interface Props {
 interface DrawnProps extends Props {
   readonly mark: string;
   readonly paths: readonly string[];
-  /** Where its box begins across. */
-  readonly left?: number;
+  /** Where its box begins across, and how wide it is; as high as the others. */
+  readonly box?: readonly [left: number, width: number];
 }
 
-function Drawn({ paths, size = 18, faint, rimmed, mark, left = 0 }: DrawnProps) {
+function Drawn({ paths, size = 18, faint, rimmed, mark, box: [left, width] = [0, 24] }: DrawnProps) {
   return (
     <svg
       aria-hidden
       data-mark={mark}
-      width={size}
+      width={(size * width) / 24}
       height={size}
-      viewBox={`${left} 0 24 24`}
+      viewBox={`${left} 0 ${width} 24`}
       fill="none"
       strokeLinecap="round"
       strokeLinejoin="round"
@@ -63,7 +63,7 @@ export const Cross = (props: Props) => <Drawn mark="cross" paths={CROSS} {...pro
 
 /** The stroke of a rating that has the number `nth`, 1..5, in the middle of a box of its own: where each is a button. */
 export const Stroke = ({ nth, ...props }: Props & { nth: number }) => (
-  <Drawn mark="stroke" paths={[STROKES[nth - 1]]} left={MIDDLES[nth - 1] - 12} {...props} />
+  <Drawn mark="stroke" paths={[STROKES[nth - 1]]} box={[MIDDLES[nth - 1] - 6, 12]} {...props} />
 );
 
 /** A rating of 1..5 as so many strokes. */

@@ -1,7 +1,9 @@
 import { CircleQuestionMark } from 'lucide-react';
 import { Dialog } from 'radix-ui';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { doableNow, saysAll, type Doable } from '../shared/keys/doable';
 import { useKeys } from '../shared/keys/useKeys';
+import { FindAct } from './FindAct';
 
 const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['?', 'this page'],
@@ -30,34 +32,63 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['space, E, [ ]', 'mask: paint with the arrows while space is held; eraser; smaller and larger brush'],
 ];
 
-/** All shortcuts, under the key "?". */
+/** What can be done now, found by typing, and all shortcuts; under the key "?". */
 export function ShortcutsDialog() {
-  const [open, setOpen] = useState(false);
+  const [doable, setDoable] = useState<readonly Doable[]>();
+  const [typed, setTyped] = useState('');
+  const chosen = useRef<Doable>(undefined);
+  const trigger = useRef<HTMLButtonElement>(null);
+  const open = () => {
+    chosen.current = undefined;
+    setTyped('');
+    // the page as it is before this window lies over it
+    setDoable(doableNow(document.body).filter(({ element }) => element !== trigger.current));
+  };
   useKeys(({ key }) => {
-    if (key === '?') setOpen(true);
+    if (key === '?') open();
     return key === '?';
   });
+  const choose = (act: Doable) => {
+    chosen.current = act;
+    setDoable(undefined);
+  };
+  const shortcuts = SHORTCUTS.filter(([key, does]) => saysAll(`${key} ${does}`, typed));
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger aria-label="Shortcuts" className="rounded-full p-1 text-muted hover:text-ink">
+    <Dialog.Root open={!!doable} onOpenChange={(to) => (to ? open() : setDoable(undefined))}>
+      <Dialog.Trigger ref={trigger} aria-label="Shortcuts" className="rounded-full p-1 text-muted hover:text-ink">
         <CircleQuestionMark size={18} aria-hidden />
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[44rem] overflow-auto -translate-x-1/2 -translate-y-1/2 rounded-2xl bg-card p-6 shadow-2xl"
+          onCloseAutoFocus={(e) => {
+            const act = chosen.current;
+            if (!act?.element.isConnected) return;
+            e.preventDefault();
+            act.element.focus();
+            if (act.pressed) act.element.click();
+          }}
+          className="fixed top-1/2 left-1/2 z-50 flex h-[92vh] w-[44rem] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl bg-card p-6 shadow-2xl"
         >
-          <Dialog.Title className="mb-4 font-title text-2xl">Shortcuts</Dialog.Title>
-          <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-2">
-            {SHORTCUTS.map(([key, does]) => (
-              <div key={does} className="contents">
-                <dt className="font-semibold">{key}</dt>
-                <dd>{does}</dd>
-              </div>
-            ))}
-          </dl>
-          <Dialog.Close className="mt-5 rounded-lg border border-line px-3 py-1.5 font-semibold">Close</Dialog.Close>
+          <Dialog.Title className="mb-3 font-title text-2xl">What you can do here</Dialog.Title>
+          <FindAct acts={doable ?? []} typed={typed} onType={setTyped} onChoose={choose} />
+          {shortcuts.length > 0 && (
+            <section aria-label="Shortcuts" className="mt-4 min-h-0 flex-1 overflow-auto border-t border-line pt-3">
+              <h2 className="mb-2 font-semibold">Keys</h2>
+              <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-2">
+                {shortcuts.map(([key, does]) => (
+                  <div key={does} className="contents">
+                    <dt className="font-semibold">{key}</dt>
+                    <dd>{does}</dd>
+                  </div>
+                ))}
+              </dl>
+            </section>
+          )}
+          <Dialog.Close className="mt-4 self-start rounded-lg border border-line px-3 py-1.5 font-semibold">
+            Close
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

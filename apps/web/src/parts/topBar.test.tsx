@@ -37,12 +37,67 @@ describe('the bar above every view', () => {
     answers(studio());
     show(<TopBar />);
     await userEvent.keyboard('?');
-    const dialog = within(await screen.findByRole('dialog', { name: 'Shortcuts' }));
+    const dialog = within(await screen.findByRole('dialog', { name: 'What you can do here' }));
     expect(dialog.getByText('Ctrl + Enter').nextSibling).toHaveTextContent(
       'bench: render a proof; series: render what changed',
     );
     await userEvent.click(dialog.getByRole('button', { name: 'Close' }));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+  });
+
+  describe('what can be done now is found by typing', () => {
+    async function page() {
+      answers(studio());
+      const done = jest.fn();
+      show(
+        <>
+          <TopBar />
+          <section aria-label="Marks">
+            <button type="button" aria-keyshortcuts="K" onClick={() => done('kept')}>
+              Keeper
+            </button>
+            <textarea aria-label="Note" />
+          </section>
+        </>,
+      );
+      await userEvent.keyboard('?');
+      const field = await screen.findByRole('combobox', { name: 'Find what you can do' });
+      const names = () => screen.getAllByRole('option').map((option) => option.textContent);
+      return { done, field, names };
+    }
+
+    test('with the part of the page and the key beside it; Enter does it once the window is gone', async () => {
+      const { done, field, names } = await page();
+      expect(field).toHaveFocus();
+      await userEvent.type(field, 'mark keep');
+      expect(names()).toEqual(['KeeperMarksK']);
+      await userEvent.keyboard('{Enter}');
+      await waitFor(() => expect(done).toHaveBeenCalledWith('kept'));
+      expect(screen.queryByRole('dialog')).toBeNull();
+      expect(screen.getByRole('button', { name: 'Keeper' })).toHaveFocus();
+    });
+
+    test('arrows go around what is found, and a field only gets the focus', async () => {
+      const { done, field, names } = await page();
+      await userEvent.type(field, 'marks');
+      expect(names()).toHaveLength(2);
+      const chosen = () => screen.getByRole('option', { selected: true }).textContent;
+      await userEvent.keyboard('{ArrowDown}');
+      expect(chosen()).toBe('NoteMarks');
+      expect(field).toHaveAttribute('aria-activedescendant', screen.getByRole('option', { selected: true }).id);
+      await userEvent.keyboard('{ArrowDown}');
+      expect(chosen()).toBe('KeeperMarksK');
+      await userEvent.keyboard('{ArrowUp}{Enter}');
+      await waitFor(() => expect(screen.getByLabelText('Note')).toHaveFocus());
+      expect(done).not.toHaveBeenCalled();
+    });
+
+    test('shortcuts are found by the same words, and what nobody calls so is said', async () => {
+      const { field } = await page();
+      await userEvent.type(field, 'eraser');
+      expect(screen.getByText(/Nothing on this page is called so/)).toBeVisible();
+      expect(screen.getAllByRole('definition')).toHaveLength(1);
+    });
   });
 });
 

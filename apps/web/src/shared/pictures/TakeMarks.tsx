@@ -12,10 +12,11 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
   const button = 'rounded-lg border px-2 py-1';
   return (
     <section aria-label="Marks" className="flex flex-col gap-2">
-      <div className="flex items-center gap-1.5">
+      <div className="flex flex-wrap items-center gap-1.5">
         <button
           type="button"
           aria-pressed={take.keeper}
+          aria-keyshortcuts="K"
           onClick={() => mark({ keeper: !take.keeper })}
           className={`${button} flex items-center gap-1.5 ${take.keeper ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
         >
@@ -24,12 +25,13 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
         <button
           type="button"
           aria-pressed={take.rejected}
+          aria-keyshortcuts="X"
           onClick={() => mark({ rejected: !take.rejected })}
           className={`${button} flex items-center gap-1.5 ${take.rejected ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
         >
           <Cross size={14} /> Reject
         </button>
-        <span role="radiogroup" aria-label="Rating" className="ml-auto flex">
+        <span role="radiogroup" aria-label="Rating" className="flex">
           {[1, 2, 3, 4, 5].map((n) => (
             <button
               key={n}
@@ -38,7 +40,7 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
               aria-checked={take.rating === n}
               aria-label={`${n} of 5`}
               onClick={() => mark({ rating: take.rating === n ? 0 : n })}
-              className="px-0.5 py-1"
+              className="rounded px-[7px] py-1 hover:bg-shade"
             >
               <Stroke nth={n} size={20} faint={take.rating < n} />
             </button>

@@ -44,7 +44,7 @@ export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, 
         e.stopPropagation();
         onCarried(carried);
       }}
-      className={`grid h-full grid-cols-[clamp(248px,19vw,340px)_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}
+      className={`grid h-full grid-cols-[clamp(256px,21vw,340px)_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)] border-t border-line bg-paper ${isOver ? 'ring-3 ring-cinnabar ring-inset' : ''}`}
     >
       <div className="flex items-center justify-between border-r border-line px-3 text-sm font-semibold text-muted">
         <span>{acts.chosen.size > 1 ? `${acts.chosen.size} scaled together` : 'Influences'}</span>
@@ -57,7 +57,7 @@ export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, 
           layout and colours are decided early, the surface late
         </span>
       </div>
-      <div className="col-span-2 grid min-h-0 grid-cols-[clamp(248px,19vw,340px)_minmax(0,1fr)] overflow-y-auto">
+      <div className="col-span-2 grid min-h-0 grid-cols-[clamp(256px,21vw,340px)_minmax(0,1fr)] overflow-y-auto">
         <div className="border-r border-line">
           <WordsHead />
           {mix.influences.map((i) => (

@@ -1,3 +1,4 @@
+import { ChevronDown } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import type { Mix } from '../../api/client';
 import { useSeriesOfMix } from '../../api/series';
@@ -19,32 +20,36 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
   const others = mixes.filter((m) => m.id !== mixId);
   return (
     <div className="flex flex-col gap-1">
-      <input
-        aria-label="Name of the mix"
-        defaultValue={name}
-        maxLength={120}
-        onBlur={(e) => e.target.value.trim() && e.target.value !== name && onRename(e.target.value.trim())}
-        onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
-        className="w-full rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
-      />
-      <div className="flex gap-2 text-sm text-muted">
+      <div className="flex items-center gap-1">
+        <input
+          aria-label="Name of the mix"
+          defaultValue={name}
+          maxLength={120}
+          onBlur={(e) => e.target.value.trim() && e.target.value !== name && onRename(e.target.value.trim())}
+          onKeyDown={(e) => e.key === 'Enter' && e.currentTarget.blur()}
+          className="min-w-0 flex-1 rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
+        />
         {others.length > 0 && (
-          <select
-            aria-label="Open a mix"
-            value=""
-            onChange={(e) => onOpen(e.target.value)}
-            className="min-w-0 flex-1 rounded bg-transparent"
-          >
-            <option value="" hidden>
-              Other mixes
-            </option>
-            {others.map((m) => (
-              <option key={m.id} value={m.id}>
-                {m.name}
-              </option>
-            ))}
-          </select>
+          <span className="relative rounded p-0.5 focus-within:outline-2 focus-within:outline-cinnabar hover:bg-shade">
+            <ChevronDown size={18} aria-hidden />
+            <select
+              aria-label="Open a mix"
+              title="Other mixes"
+              value=""
+              onChange={(e) => onOpen(e.target.value)}
+              className="absolute inset-0 w-full cursor-pointer opacity-0"
+            >
+              <option value="" hidden />
+              {others.map((m) => (
+                <option key={m.id} value={m.id}>
+                  {m.name}
+                </option>
+              ))}
+            </select>
+          </span>
         )}
+      </div>
+      <div className="flex gap-2 text-sm text-muted">
         <Button look="plain" onClick={onNew} className="shrink-0 py-0.5">
           New mix
         </Button>

@@ -21,7 +21,13 @@ export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props)
   return (
     <div className="flex flex-col gap-2 border-t border-line bg-paper p-3.5 pt-2.5">
       <div className="flex gap-1.5">
-        <Button look="main" onClick={() => onRender(count)} disabled={empty || busy} className="flex-1 py-2.5">
+        <Button
+          look="main"
+          aria-keyshortcuts="Control+Enter"
+          onClick={() => onRender(count)}
+          disabled={empty || busy}
+          className="flex-1 py-2.5"
+        >
           {count > 1 ? `Render ${count} proofs` : 'Render a proof'}
         </Button>
         <select
@@ -50,10 +56,24 @@ export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props)
         <span aria-live="polite" className="ml-auto">
           {bench.problem ? 'not saved' : bench.dirty ? 'saving' : 'saved'}
         </span>
-        <button type="button" aria-label="Undo" disabled={!bench.canUndo} onClick={bench.undo} className={icon}>
+        <button
+          type="button"
+          aria-label="Undo"
+          aria-keyshortcuts="Control+Z"
+          disabled={!bench.canUndo}
+          onClick={bench.undo}
+          className={icon}
+        >
           <Undo2 size={16} aria-hidden />
         </button>
-        <button type="button" aria-label="Redo" disabled={!bench.canRedo} onClick={bench.redo} className={icon}>
+        <button
+          type="button"
+          aria-label="Redo"
+          aria-keyshortcuts="Control+Shift+Z"
+          disabled={!bench.canRedo}
+          onClick={bench.redo}
+          className={icon}
+        >
           <Redo2 size={16} aria-hidden />
         </button>
       </div>

@@ -47,6 +47,7 @@ function Marks({ take }: { take: Take }) {
     <>
       <Mark
         label="Keeper"
+        letter="K"
         on={take.keeper}
         tip={take.keeper ? 'A keeper; take the mark away (K)' : 'Mark it as a keeper (K)'}
         onToggle={() => change.mutate({ take, change: { keeper: !take.keeper } })}
@@ -55,6 +56,7 @@ function Marks({ take }: { take: Take }) {
       </Mark>
       <Mark
         label="Reject"
+        letter="X"
         on={take.rejected}
         lit
         tip={take.rejected ? 'Rejected; take the mark away (X)' : 'Reject it (X)'}
@@ -71,6 +73,7 @@ function Marks({ take }: { take: Take }) {
 
 function Mark(props: {
   label: string;
+  letter: string;
   tip: string;
   on: boolean;
   /** Shows by its ground that it is on. */
@@ -83,6 +86,7 @@ function Mark(props: {
       <button
         type="button"
         aria-pressed={props.on}
+        aria-keyshortcuts={props.letter}
         aria-label={props.label}
         onClick={props.onToggle}
         className={`rounded p-1 hover:bg-white/15 ${props.lit && props.on ? 'bg-white/25' : ''}`}

@@ -52,7 +52,7 @@ export function Marks({ ids, references }: Props) {
           aria-label={`${n} of 5`}
           aria-pressed={rating === n}
           onClick={() => change.mutate({ ids, change: { rating: rating === n ? 0 : n } })}
-          className="rounded px-1 py-0.5 hover:bg-shade"
+          className="rounded px-[7px] py-0.5 hover:bg-shade"
         >
           <Stroke nth={n} size={20} faint={n > rating} />
         </button>
