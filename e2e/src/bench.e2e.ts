@@ -319,6 +319,7 @@ describe('regions and takes', () => {
     await browser.until('the draft', async () => (await studio.get<Take>(`/takes/${take.id}`)).status === 'done', 60);
     await go(`/takes/${take.id}`);
     // by the keyboard alone: what can be done here, found by a word of it
+    await browser.button('Keeper');
     await browser.driver.actions().sendKeys('?').perform();
     const word = await browser.find('input[role=combobox]');
     await word.sendKeys('marks kee');
