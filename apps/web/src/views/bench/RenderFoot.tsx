@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from '../../parts/Button';
 import type { BenchMix } from './useBenchMix';
 
@@ -11,8 +11,6 @@ interface Props {
   readonly onFollows: (on: boolean) => void;
   readonly onRender: (count: number) => void;
 }
-
-const icon = 'rounded p-1 enabled:hover:text-ink disabled:opacity-40';
 
 /** The foot of the bench: the main action, undo and redo. */
 export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props) {
@@ -56,27 +54,29 @@ export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props)
         <span aria-live="polite" className="ml-auto">
           {bench.problem ? 'not saved' : bench.dirty ? 'saving' : 'saved'}
         </span>
-        <button
-          type="button"
-          aria-label="Undo"
-          aria-keyshortcuts="Control+Z"
-          disabled={!bench.canUndo}
-          onClick={bench.undo}
-          className={icon}
-        >
+        <Step label="Undo" keys="Control+Z" onStep={bench.canUndo ? bench.undo : undefined}>
           <Undo2 size={16} aria-hidden />
-        </button>
-        <button
-          type="button"
-          aria-label="Redo"
-          aria-keyshortcuts="Control+Shift+Z"
-          disabled={!bench.canRedo}
-          onClick={bench.redo}
-          className={icon}
-        >
+        </Step>
+        <Step label="Redo" keys="Control+Shift+Z" onStep={bench.canRedo ? bench.redo : undefined}>
           <Redo2 size={16} aria-hidden />
-        </button>
+        </Step>
       </div>
     </div>
+  );
+}
+
+/** A step back or forth; off while there is none. */
+function Step(props: { label: string; keys: string; onStep: (() => void) | undefined; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={props.label}
+      aria-keyshortcuts={props.keys}
+      disabled={!props.onStep}
+      onClick={props.onStep}
+      className="rounded p-1 enabled:hover:text-ink disabled:opacity-40"
+    >
+      {props.children}
+    </button>
   );
 }

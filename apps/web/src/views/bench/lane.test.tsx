@@ -7,20 +7,13 @@ import { LaneHead } from './LaneHead';
 import { LaneSheet } from './LaneSheet';
 import { Readings } from './Readings';
 
+const nothing = () => undefined;
+/** What these tests do not ask for. */
+const idle = { onRemove: nothing, onRegion: nothing, onSolo: nothing };
+
 function sheet(fields: Partial<MixInfluence> = {}) {
   const onChange = jest.fn();
-  const nothing = () => undefined;
-  show(
-    <LaneSheet
-      influence={anInfluence(fields)}
-      name="Carved quay"
-      gives={GIVES}
-      onChange={onChange}
-      onRemove={nothing}
-      onRegion={nothing}
-      onSolo={nothing}
-    />,
-  );
+  show(<LaneSheet influence={anInfluence(fields)} name="Carved quay" gives={GIVES} onChange={onChange} {...idle} />);
   return onChange;
 }
 const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
@@ -28,7 +21,6 @@ const group = (name: string | RegExp) => within(screen.getByRole('group', { name
 describe('the head of a lane', () => {
   test.each([true, false])('a switch tells whether it acts (%s) and turns it over', async (on) => {
     const onChange = jest.fn();
-    const nothing = () => undefined;
     show(
       <LaneHead
         influence={anInfluence({ on })}
@@ -38,10 +30,8 @@ describe('the head of a lane', () => {
         gives={GIVES}
         chosen={false}
         onChange={onChange}
-        onRemove={nothing}
-        onChoose={nothing}
-        onRegion={nothing}
-        onSolo={nothing}
+        onChoose={idle.onSolo}
+        {...idle}
       />,
     );
     const acts = screen.getByRole('switch', { name: /^Carved quay in the first light of a winter morning acts$/ });
