@@ -2,7 +2,11 @@
 const common = {
   testEnvironment: 'node',
   // globals are slow to reach from inside a test's context; the engine reaches for these millions of times
-  sandboxInjectedGlobals: ['Math', 'Float32Array', 'Float64Array', 'Int32Array', 'Uint8Array', 'Uint8ClampedArray'],
+  sandboxInjectedGlobals: [
+    ...['Math', 'Number', 'Array', 'Object', 'JSON', 'Map', 'Set', 'WeakMap'],
+    ...['Float32Array', 'Float64Array', 'Int8Array', 'Int16Array', 'Int32Array'],
+    ...['Uint8Array', 'Uint8ClampedArray', 'Uint16Array', 'Uint32Array'],
+  ],
   testEnvironmentOptions: { customExportConditions: ['source', 'node', 'node-addons'] },
   transform: {
     '^.+\\.ts$': [
@@ -31,6 +35,8 @@ const page = {
   ...project('page', 'apps/web/src'),
   testMatch: ['**/*.test.tsx'],
   testEnvironment: '<rootDir>/apps/web/test/browser.cjs',
+  // icons have names like Map
+  sandboxInjectedGlobals: ['Math'],
   testEnvironmentOptions: { customExportConditions: ['source', 'browser', 'require', 'default'] },
   setupFilesAfterEnv: ['<rootDir>/apps/web/test/setup.ts'],
   restoreMocks: true,

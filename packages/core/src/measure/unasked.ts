@@ -1,7 +1,7 @@
 import { connected } from '../mask/connected';
 import type { Box } from '../mask/salience';
 import { blurPlane } from '../picture/filter';
-import { resamplePlane, resampleToLongSide } from '../picture/resample';
+import { levelOf, resamplePlane } from '../picture/resample';
 import { CHROMA_GAIN, type Picture } from '../picture/picture';
 
 /** What may be in a picture though nobody asked for it, and what may be wrong with it. */
@@ -20,7 +20,7 @@ export interface Unasked {
 /** What a take is looked at with. */
 export interface UnaskedInput {
   readonly take: Picture;
-  /** The same words, seed and size without any reference. */
+  /** The same words, seed and shape without any reference; one of another shape tells nothing. Small sizes are kept with both. */
   readonly control: Picture;
   /** 1 where the stage has sky, at the size of the take. */
   readonly sky: Float32Array;
@@ -43,13 +43,10 @@ const BURNT = { part: 0.06, light: 0.985, dark: 0.06 };
  * specks, burnt parts. Only the sky is searched for pieces: elsewhere structure may be what was asked for.
  */
 export function unaskedIn({ take, control, sky }: UnaskedInput): Unasked[] {
-  const a = resampleToLongSide(take, SIDE);
+  const a = levelOf(take, SIDE);
+  const b = levelOf(control, SIDE);
   const { width: w, height: h } = a;
-  const b = {
-    width: w,
-    height: h,
-    planes: control.planes.map((p) => resamplePlane(p, control.width, control.height, w, h)),
-  };
+  if (b.width !== w || b.height !== h) return [];
   const mask = resamplePlane(sky, take.width, take.height, w, h).map((v) => (v > 0.9 ? 1 : 0));
   const area = mask.reduce((s, v) => s + v, 0) / mask.length;
   const out: Unasked[] = [];
@@ -71,23 +68,40 @@ export function unaskedIn({ take, control, sky }: UnaskedInput): Unasked[] {
 const isWhite = ([L, a, b]: readonly Float32Array[], i: number): boolean =>
   L[i] > WHITE.lightness && Math.hypot(a[i], b[i]) / CHROMA_GAIN < WHITE.chroma;
 
-/** How far every pixel of the sky is from the sky around it, after softening: what is no grain and no gradient. */
-function standsOut(planes: readonly Float32Array[], mask: Float32Array, w: number, h: number): Float32Array {
-  const weight = blurPlane(mask, w, h, 14);
+/** The sky of a picture: 1 where it is, how much of it is near, and the same without its edge. */
+interface Sky {
+  readonly mask: Float32Array;
+  readonly weight: Float32Array;
+  readonly inner: Float32Array;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How far apart a piece of sky and the sky around it are looked at, px. */
+const AROUND = 14;
+
+/** How far every pixel of the inner sky is from the sky around it, after softening: what is no grain and no gradient. OKLab. */
+function standsOut(planes: readonly Float32Array[], { mask, weight, inner, width: w, height: h }: Sky): Float32Array {
   const out = new Float32Array(mask.length);
-  planes.forEach((plane, c) => {
+  const masked = new Float32Array(mask.length);
+  for (let c = 0; c < planes.length; c++) {
+    const plane = planes[c];
     const gain = c ? 1 / CHROMA_GAIN : 1;
     const near = blurPlane(plane, w, h, 1.5);
-    const around = blurPlane(
-      plane.map((v, i) => v * mask[i]),
-      w,
-      h,
-      14,
-    );
+    for (let i = 0; i < masked.length; i++) masked[i] = plane[i] * mask[i];
+    const around = blurPlane(masked, w, h, AROUND);
     for (let i = 0; i < out.length; i++)
-      if (mask[i]) out[i] += (gain * (near[i] - around[i] / Math.max(1e-3, weight[i]))) ** 2;
-  });
-  return out.map(Math.sqrt);
+      if (inner[i]) out[i] += (gain * (near[i] - around[i] / Math.max(1e-3, weight[i]))) ** 2;
+  }
+  for (let i = 0; i < out.length; i++) out[i] = Math.sqrt(out[i]);
+  return out;
+}
+
+/** The largest of some numbers of at least 0. */
+function largest(values: Float32Array): number {
+  let most = 0;
+  for (let i = 0; i < values.length; i++) if (values[i] > most) most = values[i];
+  return most;
 }
 
 /** Connected parts of the sky that stand out more than anything of the control does near there. */
@@ -99,22 +113,23 @@ function piecesIn(
   h: number,
 ): Box[] {
   // the edge of the sky belongs to what stands before it
-  const inner = blurPlane(mask, w, h, 2).map((v) => (v > 0.97 ? 1 : 0));
-  const here = standsOut(take, mask, w, h);
-  const asked = standsOut(control, mask, w, h);
-  const level = [...asked].reduce((m, v, i) => Math.max(m, inner[i] ? v : 0), 0);
-  const limit = Math.max(PIECE.contrast, 1.25 * level);
-  const marked = Uint8Array.from(here, (v, i) => (inner[i] && v > limit ? 1 : 0));
+  const inner = blurPlane(mask, w, h, 2).map((v, i) => (mask[i] && v > 0.97 ? 1 : 0));
+  const sky = { mask, inner, weight: blurPlane(mask, w, h, AROUND), width: w, height: h };
+  const here = standsOut(take, sky);
+  if (largest(here) <= PIECE.contrast) return [];
+  const limit = Math.max(PIECE.contrast, 1.25 * largest(standsOut(control, sky)));
+  const marked = Uint8Array.from(here, (v) => (v > limit ? 1 : 0));
   return connectedBoxes(marked, w, h, PIECE.area * w * h);
 }
 
 /** Boxes of connected marked areas of at least a size in px, in parts of the picture. */
 function connectedBoxes(marked: Uint8Array, w: number, h: number, least: number): Box[] {
-  const { part, areas } = connected(marked, w, h);
+  const { part, areas } = connected(marked, w, h, 0);
   const wanted = new Set(areas.flatMap((area, k) => (area >= least ? [k] : [])));
   const boxes = new Map<number, Box>();
+  if (!wanted.size) return [];
   part.forEach((k, i) => {
-    if (!marked[i] || !wanted.has(k)) return;
+    if (!wanted.has(k)) return;
     const [x, y] = [(i % w) / w, Math.floor(i / w) / h];
     const b = boxes.get(k) ?? NOWHERE;
     boxes.set(k, around(b, { left: x, top: y, right: x + 1 / w, bottom: y + 1 / h }));
@@ -137,17 +152,14 @@ const boxOf = (marked: ArrayLike<number>, w: number, h: number): Box =>
 
 /** Small specks that stand out of even surroundings, and the box around them. */
 function specksIn(picture: Picture): { count: number; box: Box } {
-  const { width: w, height: h, planes } = resampleToLongSide(picture, 2 * SIDE);
+  const { width: w, height: h, planes } = levelOf(picture, 2 * SIDE);
   const L = planes[0];
   const soft = blurPlane(L, w, h, 3);
-  const uneven = blurPlane(
-    L.map((v, i) => Math.abs(v - soft[i])),
-    w,
-    h,
-    6,
-  );
+  const off = new Float32Array(L.length);
+  for (let i = 0; i < off.length; i++) off[i] = Math.abs(L[i] - soft[i]);
+  const uneven = blurPlane(off, w, h, 6);
   const marked = new Uint8Array(L.length);
-  for (let i = 0; i < L.length; i++) if (Math.abs(L[i] - soft[i]) > SPLASH.contrast && uneven[i] < 0.03) marked[i] = 1;
+  for (let i = 0; i < L.length; i++) if (off[i] > SPLASH.contrast && uneven[i] < 0.03) marked[i] = 1;
   const boxes = connectedBoxes(marked, w, h, 2).filter((b) => (b.right - b.left) * w < 8 && (b.bottom - b.top) * h < 8);
   const all = boxes.reduce(around, NOWHERE);
   return { count: boxes.length, box: all };

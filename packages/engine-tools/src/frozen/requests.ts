@@ -5,11 +5,17 @@ import { createHash } from 'crypto';
 import { BuiltInEngine, type RenderRequest, type RequestInfluence } from '@urbild/engine';
 import { influence, request } from '@urbild/engine/tools';
 import { foreignReferences } from '../foreign';
+import { digestOf } from './digest';
 
 /** What is kept of a picture: SHA-256 of its bytes, and the sRGB bytes of it at {@link THUMBNAIL} px, as hexadecimal digits. */
 export interface Made {
   readonly hash: string;
   readonly thumbnail: string;
+}
+
+/** A render with what is told about it: shares, words, figures, faults, as a digest. */
+export interface MadeAndTold extends Made {
+  readonly told: string;
 }
 
 const THUMBNAIL = 6;
@@ -86,10 +92,18 @@ const engine = new BuiltInEngine();
 const digest = (bytes: Uint8Array | Uint8ClampedArray) => createHash('sha256').update(bytes).digest('hex');
 
 /** Renders one of {@link FROZEN}. */
-export async function madeOf(asked: RenderRequest): Promise<Made> {
-  const { rgba, width, height } = await engine.render(asked, (name) => Promise.resolve(pictures.get(name)!));
+export async function madeOf(asked: RenderRequest): Promise<MadeAndTold> {
+  const {
+    rgba,
+    width,
+    height,
+    labels,
+    timings: _,
+    ...about
+  } = await engine.render(asked, (name) => Promise.resolve(pictures.get(name)!));
   const small = resampleToLongSide(pictureFromRgba(rgba, width, height), THUMBNAIL);
-  return { hash: digest(rgba), thumbnail: Buffer.from(pictureToRgba(small)).toString('hex') };
+  const told = digestOf({ ...about, labels: digest(labels) });
+  return { hash: digest(rgba), thumbnail: Buffer.from(pictureToRgba(small)).toString('hex'), told };
 }
 
 /** How the canvas of this machine rounds: equal prints, equal bytes. */

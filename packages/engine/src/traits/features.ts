@@ -155,32 +155,45 @@ export function faceFeatures(picture: Picture, frame: FaceFrame, matte?: Matte):
   return { skin, crown, side, background, map: Float32Array.from(map), face: faceGrid(picture, at) };
 }
 
-/** Lightness and redness of the face itself on a grid, whatever its light. */
-function faceGrid({ width, height, planes }: Picture, at: OnFace): Float32Array {
-  const out = new Float32Array(FACE * FACE * 2);
-  [0, 1].forEach((plane) => {
-    const part = out.subarray(plane * FACE * FACE, (plane + 1) * FACE * FACE);
-    for (let r = 0; r < FACE; r++)
-      for (let c = 0; c < FACE; c++) {
-        let sum = 0;
-        for (const [da, db] of [
-          [0, 0],
-          [0.022, 0.022],
-          [-0.022, 0.022],
-          [0.022, -0.022],
-          [-0.022, -0.022],
-        ]) {
-          const [x, y] = at(-0.95 + (1.9 * c) / (FACE - 1) + da, -0.55 + (1.75 * r) / (FACE - 1) + db);
-          const px = Math.min(width - 1, Math.max(0, Math.round(x)));
-          const py = Math.min(height - 1, Math.max(0, Math.round(y)));
-          sum += planes[plane][py * width + px] / 5;
-        }
-        part[r * FACE + c] = sum;
+/** Around every point of the grid of a face these are looked at, in the face's own measure. */
+const QUINCUNX: readonly (readonly [number, number])[] = [
+  [0, 0],
+  [0.022, 0.022],
+  [-0.022, 0.022],
+  [0.022, -0.022],
+  [-0.022, -0.022],
+];
+
+/** The pixels of the grid of a face, point by point. */
+function gridPixels({ width, height }: Picture, at: OnFace): Int32Array {
+  const out = new Int32Array(FACE * FACE * QUINCUNX.length);
+  let k = 0;
+  for (let r = 0; r < FACE; r++)
+    for (let c = 0; c < FACE; c++)
+      for (const [da, db] of QUINCUNX) {
+        const [x, y] = at(-0.95 + (1.9 * c) / (FACE - 1) + da, -0.55 + (1.75 * r) / (FACE - 1) + db);
+        const px = Math.min(width - 1, Math.max(0, Math.round(x)));
+        out[k++] = Math.min(height - 1, Math.max(0, Math.round(y))) * width + px;
       }
+  return out;
+}
+
+/** Lightness and redness of the face itself on a grid, whatever its light. */
+function faceGrid(picture: Picture, at: OnFace): Float32Array {
+  const pixels = gridPixels(picture, at);
+  const out = new Float32Array(FACE * FACE * 2);
+  for (const nth of [0, 1]) {
+    const plane = picture.planes[nth];
+    const part = out.subarray(nth * FACE * FACE, (nth + 1) * FACE * FACE);
+    for (let i = 0; i < part.length; i++) {
+      let sum = 0;
+      for (let k = 0; k < QUINCUNX.length; k++) sum += plane[pixels[i * QUINCUNX.length + k]] / QUINCUNX.length;
+      part[i] = sum;
+    }
     const mean = part.reduce((a, b) => a + b, 0) / part.length;
     const spread = Math.sqrt(part.reduce((a, b) => a + (b - mean) ** 2, 0) / part.length) + 0.01;
     for (let i = 0; i < part.length; i++) part[i] = (part[i] - mean) / spread;
-  });
+  }
   return out;
 }
 
