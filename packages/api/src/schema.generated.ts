@@ -640,6 +640,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/takes/covers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakesController_covers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/takes/worked": {
         parameters: {
             query?: never;
@@ -1936,7 +1952,7 @@ export interface components {
          */
         Aspect: "3:2" | "2:3" | "1:1" | "4:3" | "3:4" | "16:9" | "2:1";
         /**
-         * @description What the stage is drawn in, before looks are laid over it; as words and looks ask when none is chosen
+         * @description What the stage is drawn in, before looks are laid over it; as prompt and looks ask when none is chosen
          * @enum {string}
          */
         Medium: "gouache" | "ink wash" | "linocut" | "pastel" | "paper-cut" | "woodblock" | "embroidery" | "cyanotype" | "screen print" | "impasto" | "charcoal" | "pencil" | "stained glass";
@@ -1964,7 +1980,7 @@ export interface components {
             seed: number;
             /** @description Width to height of the picture */
             aspect: components["schemas"]["Aspect"];
-            /** @description Multiplies all references against the words; 1 is neutral */
+            /** @description Multiplies all references against the prompt; 1 is neutral */
             balance: number;
             /** @description How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own */
             spread?: number;
@@ -1972,9 +1988,9 @@ export interface components {
             strictness?: number;
             /** @description How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms; 0.5 when absent */
             ornateness?: number;
-            /** @description What the stage is drawn in, before looks are laid over it; as words and looks ask when none is chosen */
+            /** @description What the stage is drawn in, before looks are laid over it; as prompt and looks ask when none is chosen */
             medium?: components["schemas"]["Medium"];
-            /** @description Characters whose names in the words do not bring their pictures in, by their ids */
+            /** @description Characters whose names in the prompt do not add their pictures, by their ids */
             uncalled?: string[];
             /** @description Words that count more or less than the others: 0 left out, 1 as said, 2 twice as much */
             emphases?: components["schemas"]["EmphasisDto"][];
@@ -2006,7 +2022,7 @@ export interface components {
         MixInfluenceDto: {
             /** @description What it carries over from its reference into the picture */
             gives: components["schemas"]["Gives"];
-            /** @description How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the words are lost */
+            /** @description How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the prompt is lost */
             weight: number;
             /** @description Where on the course it begins to act, 0 the beginning */
             from: number;
@@ -2228,6 +2244,10 @@ export interface components {
             createdAt: string;
             version: number;
         };
+        CoverDto: {
+            mixId: string;
+            thumbnailUrl: string;
+        };
         WorkedDto: {
             /** @description id of the reference, look or character */
             referenceId: string;
@@ -2407,7 +2427,7 @@ export interface components {
             left?: number;
         };
         OwnInfluenceDto: {
-            /** @description How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the words are lost */
+            /** @description How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the prompt is lost */
             weight?: number;
             /** @description Where on the course it begins to act, 0 the beginning */
             from?: number;
@@ -2420,7 +2440,7 @@ export interface components {
             id: string;
         };
         OwnSettingsDto: {
-            /** @description Multiplies all references against the words; 1 is neutral */
+            /** @description Multiplies all references against the prompt; 1 is neutral */
             balance?: number;
             /** @description How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own */
             spread?: number;
@@ -2732,6 +2752,8 @@ export interface components {
             demo: components["schemas"]["DemoDto"];
             /** @description ids of the takes in the queue, in their order */
             line: string[];
+            /** @description about how many seconds the queue will need; absent where nothing like it was rendered before */
+            secondsLeft?: number;
             /** @description pictures that wait to be looked at for who they show */
             unread: number;
             /** @description the disk is full: the queue waits until there is room */
@@ -3977,6 +3999,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakeDto"][];
+                };
+            };
+        };
+    };
+    TakesController_covers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoverDto"][];
                 };
             };
         };

@@ -5,7 +5,7 @@ import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import type { Quality } from '../mixes/mix.entity';
-import { usualTime } from '../takes/usualTime';
+import { timeLeft } from '../takes/usualTime';
 import type { Take } from '../takes/take.entity';
 import { TakeQueue, type TakeOrder } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
@@ -100,15 +100,6 @@ export class SeriesRunService {
     const open = own.filter(unfinished);
     const rendering = open.filter((t) => t.status === 'rendering').length;
     const waiting = open.length - rendering;
-    let left: number | undefined;
-    for (const quality of new Set(open.map((t) => t.quality))) {
-      const usual = await usualTime(this.em, quality);
-      if (usual === undefined) continue;
-      const those = open.filter((t) => t.quality === quality);
-      // half of what is rendered just now is done
-      const work = those.reduce((s, t) => s + (t.status === 'rendering' ? 0.5 : 1), 0);
-      left = (left ?? 0) + (work * usual) / this.config.renderThreads;
-    }
-    return { waiting, rendering, left: left === undefined ? undefined : Math.round(left) };
+    return { waiting, rendering, left: await timeLeft(this.em, open, this.config.renderThreads) };
   }
 }

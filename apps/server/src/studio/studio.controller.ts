@@ -4,6 +4,9 @@ import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { GIVES, type Gives } from '@urbild/core';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { ENGINE, type TakeEngine } from '../takes/takeEngine';
+import { CONFIG, type Config } from '../platform/config';
+import { TakeEntity } from '../takes/take.entity';
+import { timeLeft } from '../takes/usualTime';
 import { DemoService } from './demo.service';
 
 class EngineDto {
@@ -24,6 +27,11 @@ export class StudioDto {
   @ApiProperty({ type: EngineDto }) engine!: EngineDto;
   @ApiProperty({ type: DemoDto }) demo!: DemoDto;
   @ApiProperty({ type: [String], description: 'ids of the takes in the queue, in their order' }) line!: string[];
+  @ApiProperty({
+    required: false,
+    description: 'about how many seconds the queue will need; absent where nothing like it was rendered before',
+  })
+  secondsLeft?: number;
   @ApiProperty({ description: 'pictures that wait to be looked at for who they show' }) unread!: number;
   @ApiProperty({ description: 'the disk is full: the queue waits until there is room' }) waitsForRoom!: boolean;
 }
@@ -36,17 +44,22 @@ export class StudioController {
     private readonly demo: DemoService,
     private readonly jobs: JobsService,
     @Inject(ENGINE) private readonly engine: TakeEngine,
+    @Inject(CONFIG) private readonly config: Config,
   ) {}
 
   @Get()
   @ApiOkResponse({ type: StudioDto })
   async get(): Promise<StudioDto> {
     const { name, version, gives } = this.engine.capabilities;
+    const line = await this.jobs.line('take');
+    const open = await this.em.find(TakeEntity, { id: { $in: line } }, { fields: ['quality', 'status'] });
+    const left = await timeLeft(this.em, open, this.config.renderThreads);
     return {
       name: 'The Tidepost',
       engine: { name, version, gives: [...gives] },
       demo: await this.demo.progress(this.em),
-      line: await this.jobs.line('take'),
+      line,
+      ...(left === undefined ? {} : { secondsLeft: Math.ceil(left / 1000) }),
       unread: await this.jobs.unfinished(this.em as never, 'look-at'),
       waitsForRoom: this.jobs.waitsForRoom,
     };

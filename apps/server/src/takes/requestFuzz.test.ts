@@ -92,7 +92,7 @@ const mix = () =>
   });
 
 /** How many mixes are rendered; `npm run soak` renders more of them. */
-const RUNS = Number(process.env.URBILD_FUZZ_RUNS ?? 8);
+const RUNS = Number(process.env.URBILD_FUZZ_RUNS ?? 6);
 const SEED = Number(process.env.URBILD_FUZZ_SEED ?? 20261129);
 
 test('whatever mix the server accepts, the engine renders', async () => {

@@ -97,6 +97,12 @@ export class UnaskedDto {
   @ApiProperty({ required: false, description: 'who it is about, as the words call them' }) who?: string;
 }
 
+/** The picture that stands for a mix. */
+export class CoverDto {
+  @ApiProperty() mixId!: string;
+  @ApiProperty() thumbnailUrl!: string;
+}
+
 /** All states of a take. */
 export const TAKE_STATUSES: readonly TakeStatus[] = ['queued', 'rendering', 'done', 'failed', 'cancelled'];
 

@@ -4,7 +4,7 @@ import { InForceDto, MixDto } from '../mixes/mix.dto';
 import { QUALITIES } from '../mixes/mix.entity';
 import { GoOnService } from './goOn.service';
 import { InForceService } from './inForce.service';
-import { ChangeTakeDto, EnlargeDto, MoreLikeDto, NewTakeDto, TakeDto, WorkedDto } from './take.dto';
+import { ChangeTakeDto, CoverDto, EnlargeDto, MoreLikeDto, NewTakeDto, TakeDto, WorkedDto } from './take.dto';
 import { TakesService } from './takes.service';
 
 @ApiTags('takes')
@@ -28,6 +28,13 @@ export class TakesController {
   @ApiOkResponse({ type: [TakeDto] })
   keepers(): Promise<TakeDto[]> {
     return this.takes.keepers();
+  }
+
+  /** For every mix the picture that stands for it: its newest keeper, else its newest take, a draft only where there is nothing else. */
+  @Get('covers')
+  @ApiOkResponse({ type: [CoverDto] })
+  covers(): Promise<CoverDto[]> {
+    return this.takes.covers();
   }
 
   /** The weights with which references, looks and characters were in kept takes. */

@@ -4,6 +4,7 @@ import { LEAST_ARRIVAL, withoutInfluence, type MixState } from '@urbild/core';
 import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
 import { SourcesService } from '../mixes/sources.service';
+import { blobUrl } from '../platform/blobs/blobUrl';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
@@ -11,7 +12,14 @@ import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
 import { arrivalsOf } from './arrivals';
 import { dropTakes, endControls, oldDrafts } from './endTakes';
-import { toTakeDto, type ChangeTakeDto, type NewTakeDto, type TakeDto, type WorkedDto } from './take.dto';
+import {
+  toTakeDto,
+  type ChangeTakeDto,
+  type CoverDto,
+  type NewTakeDto,
+  type TakeDto,
+  type WorkedDto,
+} from './take.dto';
 import { ENGINE, type TakeEngine } from './takeEngine';
 import { takeEvent } from './takeEvent';
 import { TakeEntity, type Take } from './take.entity';
@@ -53,6 +61,21 @@ export class TakesService {
       { orderBy: { createdAt: 'desc' } },
     );
     return this.present(takes);
+  }
+
+  /** For every mix that has one, the picture that stands for it: the newest keeper, else the newest take, one of its series and a draft last. */
+  async covers(): Promise<CoverDto[]> {
+    const rows = await this.em.execute<{ mixId: string; thumbnail: string }[]>(
+      `select mix_id as mixId, thumbnail_hash as thumbnail from (
+         select mix_id, thumbnail_hash, row_number() over (
+           partition by mix_id order by keeper desc, shot_id is not null, quality = 'draft', rejected, created_at desc
+         ) as place
+         from take
+         where deleted_at is null and status = 'done' and is_control = 0 and trial is null and mix_id is not null
+           and thumbnail_hash is not null
+       ) where place = 1`,
+    );
+    return rows.map(({ mixId, thumbnail }) => ({ mixId, thumbnailUrl: blobUrl(thumbnail) }));
   }
 
   /**

@@ -142,3 +142,26 @@ test('plates have the aspect that was asked for, in whole eights', () => {
   expect(plateSize('2:3', 'draft')).toEqual({ width: 168, height: 256 });
   expect(plateSize('16:9', 'print')).toEqual({ width: 1280, height: 720 });
 });
+
+test('a mix is stood for by its newest keeper, else its newest take, by a draft only where there is nothing else', async () => {
+  const mix = await newMix(studio, reference);
+  const coverOf = async () =>
+    (
+      (await studio.ask.get('/api/v1/takes/covers').expect(200)).body as { mixId: string; thumbnailUrl: string }[]
+    ).filter((c) => c.mixId === mix.id);
+  expect(await coverOf()).toEqual([]);
+  const draft = await ask(mix.id, { seed: 31 });
+  await studio.jobs.idle();
+  expect(await coverOf()).toEqual([{ mixId: mix.id, thumbnailUrl: (await get(draft.id)).thumbnailUrl }]);
+  const [first, second] = [
+    await ask(mix.id, { quality: 'proof', seed: 32 }),
+    await ask(mix.id, { quality: 'proof', seed: 33 }),
+  ];
+  const later = await ask(mix.id, { seed: 34 });
+  await studio.jobs.idle();
+  expect((await get(later.id)).status).toBe('done');
+  expect(await coverOf()).toEqual([{ mixId: mix.id, thumbnailUrl: (await get(second.id)).thumbnailUrl }]);
+  const { version } = await get(first.id);
+  await studio.ask.patch(`/api/v1/takes/${first.id}`).send({ version, keeper: true }).expect(200);
+  expect(await coverOf()).toEqual([{ mixId: mix.id, thumbnailUrl: (await get(first.id)).thumbnailUrl }]);
+});

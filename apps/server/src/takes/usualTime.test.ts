@@ -1,6 +1,6 @@
 import { openMemory, putTake, type Memory } from '../test/memory';
 import type { Measurements } from './take.entity';
-import { usualTime } from './usualTime';
+import { timeLeft, usualTime } from './usualTime';
 
 let memory: Memory;
 beforeEach(async () => {
@@ -49,4 +49,22 @@ test('controls, failures and takes without measurements do not count', async () 
   await took([[80, 0]], { status: 'failed' });
   await took([[90, 0]], { measurements: null });
   expect(await usualTime(memory.em(), 'draft')).toBeUndefined();
+});
+
+describe('what the queue will need', () => {
+  const draft = (status: 'queued' | 'rendering') => ({ quality: 'draft', status }) as const;
+
+  test('each take counts at the usual time of its quality, half of one that is being rendered', async () => {
+    await took([[1000, 0]]);
+    await took([[8000, 0]], { quality: 'proof' });
+    const open = [draft('rendering'), draft('queued'), { quality: 'proof', status: 'queued' } as const];
+    expect(await timeLeft(memory.em(), open, 1)).toBe(9500);
+    expect(await timeLeft(memory.em(), open, 2)).toBe(4750);
+  });
+
+  test('nothing is told where nothing like it was rendered, or nothing waits', async () => {
+    expect(await timeLeft(memory.em(), [draft('queued')], 1)).toBeUndefined();
+    await took([[1000, 0]]);
+    expect(await timeLeft(memory.em(), [], 1)).toBeUndefined();
+  });
 });

@@ -13,6 +13,7 @@ import {
   type Descriptors,
   type FoundWord,
   type NotDrawn,
+  type Picture,
   type TextSpan,
   type TraitSheet,
   type Unasked,
@@ -38,7 +39,7 @@ import {
 import { readFile } from 'fs/promises';
 import sharp from 'sharp';
 import { blobPath } from '../../platform/blobs/blobStore';
-import { measurable, thumbnailOf } from '../../platform/pictures/decode';
+import { small, thumbnailOf } from '../../platform/pictures/decode';
 import { KEPT_PICTURES, pictureOf } from './enginePictures';
 import { HelperThread } from './matchHelper';
 import { encodePng } from '../../platform/pictures/encodePng';
@@ -104,8 +105,8 @@ const engine: Engine = new BuiltInEngine(() => (alone ? helper : undefined));
 /** A finished picture as it goes through the progress port: drafts whole, larger ones smaller. */
 function shown({ width, height, rgba }: Raster): Pick<RenderProgressShown, 'width' | 'height' | 'rgba'> {
   if (Math.max(width, height) <= SHOWN_SIDE) return { width, height, rgba };
-  const small = resampleToLongSide(pictureFromRgba(rgba, width, height), SHOWN_SIDE);
-  return { width: small.width, height: small.height, rgba: pictureToRgba(small) };
+  const less = resampleToLongSide(pictureFromRgba(rgba, width, height), SHOWN_SIDE);
+  return { width: less.width, height: less.height, rgba: pictureToRgba(less) };
 }
 
 /** Renders a request, encodes and measures it. */
@@ -135,10 +136,13 @@ export async function render(task: RenderTask): Promise<RenderedTake | TaskFailu
     const picture = await encodePng(result);
     // the picture is there; what is measured of it comes later
     report({ fraction: 0.97, step: 'being measured', ...shown(result), finished: picture });
-    const descriptors = describe(await measurable(picture));
+    const take = takeOf(result);
+    const little = await small(sharpOf(result));
+    const whole = little.width === result.width && little.height === result.height;
+    const descriptors = describe(whole ? take.pixels : pictureFromRgba(little.data, little.width, little.height));
     return {
       picture,
-      thumbnail: await thumbnailOf(picture),
+      thumbnail: await thumbnailOf(little),
       descriptors: encodeDescriptors(descriptors),
       shares: result.shares,
       understood: result.understood,
@@ -149,8 +153,8 @@ export async function render(task: RenderTask): Promise<RenderedTake | TaskFailu
       words: result.words,
       notDrawn: result.notDrawn,
       wordsKept: wordsKept(result.words),
-      arrivals: await measure(task, descriptors, result),
-      unasked: [...result.faults, ...(await strange(task, result))],
+      arrivals: await measure(task, descriptors, take),
+      unasked: [...result.faults, ...(await strange(task, take))],
     };
   } catch (error) {
     if (error instanceof RenderStopped) return { failure: 'stopped', message: error.message };
@@ -160,17 +164,29 @@ export async function render(task: RenderTask): Promise<RenderedTake | TaskFailu
   }
 }
 
+/** The pixels of a result, for what is made of them at other sizes. */
+const sharpOf = ({ rgba, width, height }: Raster): sharp.Sharp => sharp(rgba, { raw: { width, height, channels: 4 } });
+
+/** A take with its pixels, which are converted when they are first asked for. */
+interface Take {
+  readonly result: RenderResult;
+  readonly pixels: Picture;
+}
+
+function takeOf(result: RenderResult): Take {
+  let pixels: Picture | undefined;
+  return {
+    result,
+    get pixels() {
+      return (pixels ??= pictureFromRgba(result.rgba, result.width, result.height));
+    },
+  };
+}
+
 /** What a take shows that its control does not. */
-async function strange({ controlPicture, blobDir }: RenderTask, result: RenderResult): Promise<Unasked[]> {
+async function strange({ controlPicture, blobDir }: RenderTask, { pixels, result }: Take): Promise<Unasked[]> {
   if (!controlPicture) return [];
-  const { rgba, width, height, labels } = result;
-  const control = await sharp(blobPath(blobDir, controlPicture)).ensureAlpha().raw().toBuffer();
-  if (control.length !== rgba.length) return [];
-  return unaskedIn({
-    take: pictureFromRgba(rgba, width, height),
-    control: pictureFromRgba(control, width, height),
-    sky: skyOf(labels),
-  });
+  return unaskedIn({ take: pixels, control: await pictureOf(blobDir, controlPicture), sky: skyOf(result.labels) });
 }
 
 const descriptorsOf = async (dir: string, hash: string): Promise<Descriptors> =>
@@ -198,18 +214,19 @@ const aspectOf = async (dir: string, hash: string): Promise<number> => {
 async function arrangementOf(
   { controlPicture, blobDir }: RenderTask,
   { gives, pictures: shown }: RequestInfluence,
-  { rgba, width, height }: RenderResult,
+  { pixels }: Take,
 ): Promise<{ layout?: { value: number } }> {
   const [strongest] = [...shown].sort((a, b) => b.weight - a.weight);
   if (gives !== 'layout' || strongest.layout) return {};
   const seen = seenReference({ told: strongest, picture: await pictureOf(blobDir, strongest.content) });
   const control = controlPicture === undefined ? undefined : await pictureOf(blobDir, controlPicture);
-  const value = arrangementArrival(seen, pictureFromRgba(rgba, width, height), control);
+  const value = arrangementArrival(seen, pixels, control);
   return value === undefined ? {} : { layout: { value } };
 }
 
-async function measure(task: RenderTask, take: Descriptors, result: RenderResult): Promise<Record<string, Arrival>> {
+async function measure(task: RenderTask, descriptors: Descriptors, take: Take): Promise<Record<string, Arrival>> {
   if (!task.control) return {};
+  const { result } = take;
   const control = await controlOf(task.blobDir, task.control);
   const arrivals: Record<string, Arrival> = {};
   for (const { influence, pictures, people } of task.references) {
@@ -235,11 +252,11 @@ async function measure(task: RenderTask, take: Descriptors, result: RenderResult
     });
     arrivals[influence] = measureArrival({
       gives: asked.gives,
-      take,
+      take: descriptors,
       control,
       reference,
       strangers: strangerPictures(),
-      others: { ...others, ...(await arrangementOf(task, asked, result)) },
+      others: { ...others, ...(await arrangementOf(task, asked, take)) },
     });
   }
   return arrivals;

@@ -7,7 +7,7 @@ export const TYPED_MAX_WEIGHT = 4;
 export const weight = needed<number>({
   label: 'Weight',
   title: 'Weight',
-  says: 'How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the words are lost',
+  says: 'How strongly it pulls: 0 not at all, 1 as it is, beyond 2 the prompt is lost',
   form: { kind: 'number', low: 0, high: TYPED_MAX_WEIGHT },
   usual: 1,
   request: 'always',

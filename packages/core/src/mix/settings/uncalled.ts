@@ -6,7 +6,7 @@ export const MOST_UNCALLED = 64;
 export const uncalled = optional<readonly string[]>({
   label: 'Not called',
   title: 'Names that bring no pictures in',
-  says: 'Characters whose names in the words do not bring their pictures in, by their ids',
+  says: 'Characters whose names in the prompt do not add their pictures, by their ids',
   form: { kind: 'ids', most: MOST_UNCALLED },
   usual: [],
   request: 'otherwise',
