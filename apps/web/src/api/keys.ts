@@ -16,6 +16,7 @@ export const keys = {
   madeWith: (id: string) => ['takes', 'made-with', id] as const,
   take: (id: string) => ['takes', 'one', id] as const,
   keepers: ['takes', 'keepers'] as const,
+  covers: ['takes', 'covers'] as const,
   worked: (ids: string) => ['worked', ids] as const,
   inForce: (mixId: string, quality: string) => ['takes', 'in-force', mixId, quality] as const,
   strips: (mixId: string) => ['strips', mixId] as const,

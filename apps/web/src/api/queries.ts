@@ -13,6 +13,16 @@ export const useTakes = (mixId: string | undefined) =>
     queryFn: () => ask(api.GET('/api/v1/takes', { params: { query: { mixId: mixId! } } })),
   });
 
+/** The address of the picture that stands for each mix, by the mix's id; asked for anew whenever something shows it. */
+export const useMixCovers = (): ReadonlyMap<string, string> => {
+  const { data } = useQuery({
+    queryKey: keys.covers,
+    staleTime: 0,
+    queryFn: () => ask(api.GET('/api/v1/takes/covers')),
+  });
+  return new Map(data?.map((c) => [c.mixId, c.thumbnailUrl]));
+};
+
 /** Makes a new mix and keeps it. */
 export function useNewMix() {
   const client = useQueryClient();

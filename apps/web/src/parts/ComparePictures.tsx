@@ -101,7 +101,7 @@ function Frame({ aspect, label, mark, handlers, zoom, children }: FrameProps) {
         {children}
         {mark && <Mark box={mark} zoom={zoom} />}
       </div>
-      <figcaption className="pt-0.5 text-center text-sm text-white">
+      <figcaption className="pt-0.5 text-center text-sm text-caption">
         {label}
         {zoom.scale > 1.01 && <span className="figures"> · {zoom.scale.toFixed(1)} x</span>}
       </figcaption>
@@ -164,7 +164,7 @@ export function CompareModes({ mode, onMode }: { mode: CompareMode; onMode: (mod
           type="button"
           aria-pressed={mode === m}
           onClick={() => onMode(m)}
-          className={`rounded px-2 py-0.5 text-sm whitespace-nowrap ${mode === m ? 'bg-white text-ink' : 'text-white hover:bg-white/15'}`}
+          className={`rounded px-2 py-0.5 text-sm whitespace-nowrap ${mode === m ? 'bg-card text-ink' : 'text-caption hover:bg-caption/15'}`}
         >
           {m}
         </button>

@@ -14,7 +14,7 @@ export function DialogFrame({ className, onClose, children }: Props) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-scrim/40" />
         <Dialog.Content aria-describedby={undefined} className={className}>
           {children}
         </Dialog.Content>

@@ -17,7 +17,7 @@ export function DoublesDialog({
   return (
     <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-scrim/50" />
         <Dialog.Content className="fixed top-1/2 left-1/2 z-50 flex max-h-[88vh] w-[min(56rem,92vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl border border-line bg-paper shadow-2xl">
           <header className="flex items-center gap-3 border-b border-line px-6 py-4">
             <Dialog.Title className="flex-1 font-title text-xl font-semibold">Possible duplicates</Dialog.Title>

@@ -18,7 +18,7 @@ export function EmptyState({
   const Heading = whole ? 'h1' : 'h2';
   return (
     <div
-      className={`grid h-full place-content-center justify-items-center gap-3 p-8 text-center ${dark ? 'text-white' : 'text-ink'}`}
+      className={`grid h-full place-content-center justify-items-center gap-3 p-8 text-center ${dark ? 'text-caption' : 'text-ink'}`}
     >
       <Heading className="font-title text-2xl">{title}</Heading>
       <p className="max-w-md">{children}</p>

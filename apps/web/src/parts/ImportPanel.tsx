@@ -51,7 +51,7 @@ export function ImportPanel() {
         <div className="flex items-center gap-2 border-b border-line bg-blush px-4 py-2">
           <CircleQuestionMark size={16} className="shrink-0" aria-hidden />
           <span className="flex-1">
-            {questions.length === 1 ? 'One picture seems' : `${questions.length} pictures seem`} to be here already
+            {questions.length === 1 ? 'One possible duplicate' : `${questions.length} possible duplicates`}
           </span>
           <Button onClick={() => setAsking(true)}>Decide</Button>
         </div>
@@ -60,10 +60,10 @@ export function ImportPanel() {
         <ul className="max-h-48 overflow-auto py-1" aria-label="Refused or repaired" tabIndex={0}>
           {told.map((f) => (
             <li key={f.id} className="flex items-start gap-2 px-4 py-1.5">
-              <TriangleAlert size={16} className="mt-0.5 shrink-0 text-cinnabar" aria-hidden />
+              <TriangleAlert size={16} className="mt-0.5 shrink-0 text-signal" aria-hidden />
               <div className="min-w-0 flex-1">
                 <div className="truncate font-semibold">{f.name}</div>
-                <div className={f.state === 'refused' ? 'text-cinnabar' : ''}>{f.reason}</div>
+                <div className={f.state === 'refused' ? 'text-signal' : ''}>{f.reason}</div>
               </div>
             </li>
           ))}

@@ -1,6 +1,7 @@
 import { CircleQuestionMark } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { doableNow, saysAll, type Doable } from '../shared/keys/doable';
 import { useKeys } from '../shared/keys/useKeys';
 import { FindAct } from './FindAct';
@@ -9,7 +10,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['?', 'this page'],
   ['arrows', 'library: go from picture to picture; bench: move the edge or weight that has the focus'],
   ['Shift + arrows', 'library: select a range; bench: move in fine steps'],
-  ['Delete', 'library: put the selection away; bench: take the influence out'],
+  ['Delete', 'library: archive the selection; bench: remove the influence'],
   ['Enter', 'library: weigh the selection on the bench; tray: add the picture to the course'],
   ['Ctrl + Enter', 'bench: render a proof; series: render what changed'],
   ['Ctrl + Z, Ctrl + Shift + Z', 'library and bench: undo, redo'],
@@ -27,7 +28,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['arrows', 'test strip: go from cell to cell'],
   ['arrows, + and -', 'series: from shot to shot, up and down through its takes, closer and farther'],
   ['Alt + left, right', 'series: the shot to another place'],
-  ['D, S, Delete', 'series: duplicate the shot, skip it, take it out'],
+  ['D, S, Delete', 'series: duplicate the shot, skip it, remove it'],
   ['space, arrows, B', 'sequence: play and stop, frame by frame, hold all by this frame'],
   ['space, E, [ ]', 'mask: paint with the arrows while space is held; eraser; smaller and larger brush'],
 ];
@@ -59,7 +60,7 @@ export function ShortcutsDialog() {
         <CircleQuestionMark size={18} aria-hidden />
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-scrim/40" />
         <Dialog.Content
           aria-describedby={undefined}
           onCloseAutoFocus={(e) => {
@@ -86,9 +87,19 @@ export function ShortcutsDialog() {
               </dl>
             </section>
           )}
-          <Dialog.Close className="mt-4 self-start rounded-lg border border-line px-3 py-1.5 font-semibold">
-            Close
-          </Dialog.Close>
+          <div className="mt-4 flex items-center gap-4">
+            <Dialog.Close className="rounded-lg border border-line px-3 py-1.5 font-semibold">Close</Dialog.Close>
+            <Dialog.Close asChild>
+              <Link to="/first" className="underline underline-offset-2">
+                Your first picture, step by step
+              </Link>
+            </Dialog.Close>
+            <Dialog.Close asChild>
+              <Link to="/bench?tour=on" className="underline underline-offset-2">
+                What the bench shows, part by part
+              </Link>
+            </Dialog.Close>
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

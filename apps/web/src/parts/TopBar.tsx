@@ -1,6 +1,10 @@
+import { Bell, BellRing } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useStudio } from '../api/queries';
+import { LightChoice } from './LightChoice';
+import { useReadyNotice } from './readyNotice';
 import { ShortcutsDialog } from './ShortcutsDialog';
+import { Tip } from './Tip';
 import { TroubledJobs } from './TroubledJobs';
 
 const VIEWS = [
@@ -15,15 +19,15 @@ const VIEWS = [
 export function TopBar() {
   const { data: studio } = useStudio();
   return (
-    <header className="flex h-11 items-center gap-8 border-b border-line bg-paper px-4">
+    <header className="flex h-11 items-center gap-8 max-[900px]:gap-4 border-b border-line bg-paper px-4">
       <div className="flex items-center gap-2.5">
         <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true">
-          <path d="M3 3h13v5h-2V5H5v9h3v2H3z" fill="#24211d" />
-          <rect x="10" y="10" width="11" height="11" fill="#bf3d27" />
+          <path d="M3 3h13v5h-2V5H5v9h3v2H3z" className="fill-ink" />
+          <rect x="10" y="10" width="11" height="11" className="fill-cinnabar" />
         </svg>
         <span className="font-title text-xl font-semibold">Urbild</span>
       </div>
-      <nav aria-label="Views" className="flex h-full gap-6">
+      <nav aria-label="Views" className="flex h-full gap-6 max-[900px]:gap-3.5">
         {VIEWS.map(({ to, name }) => (
           <NavLink
             key={to}
@@ -37,27 +41,60 @@ export function TopBar() {
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-4">
-        <span className="font-title text-lg font-semibold">{studio?.name}</span>
-        {studio && <Doing demo={studio.demo} waiting={studio.line.length} unread={studio.unread} />}
+        <span className="font-title text-lg font-semibold max-[900px]:sr-only">{studio?.name}</span>
+        {studio && (
+          <Doing demo={studio.demo} waiting={studio.line.length} left={studio.secondsLeft} unread={studio.unread} />
+        )}
         <TroubledJobs />
+        <LightChoice />
         <ShortcutsDialog />
       </div>
     </header>
   );
 }
 
+interface DoingProps {
+  readonly demo: { readonly done: number; readonly total: number };
+  /** Takes in the queue, and about how many seconds it will need. */
+  readonly waiting: number;
+  readonly left: number | undefined;
+  /** Pictures that wait to be looked at for who they show. */
+  readonly unread: number;
+}
+
+/** A time that is only about right, in words. */
+const about = (seconds: number): string =>
+  seconds < 90 ? `about ${Math.max(5, Math.round(seconds / 5) * 5)} s` : `about ${Math.round(seconds / 60)} min`;
+
 /** What the studio is busy with that matters most: its demo, takes, pictures that are looked at for who they show. */
-function Doing({ demo, waiting, unread }: { demo: { done: number; total: number }; waiting: number; unread: number }) {
+function Doing({ demo, waiting, left, unread }: DoingProps) {
+  const ready = useReadyNotice(waiting);
   const drawing = demo.done < demo.total;
   if (!drawing && !waiting && !unread) return null;
   const text = drawing
     ? `Drawing the demo studio, ${demo.done} of ${demo.total}`
     : waiting
-      ? `${waiting} ${waiting === 1 ? 'take' : 'takes'} in line`
+      ? `${waiting} ${waiting === 1 ? 'take' : 'takes'} queued${left === undefined ? '' : `, ${about(left)}`}`
       : `Looking at ${unread} ${unread === 1 ? 'picture' : 'pictures'}`;
+  const says = ready.on ? 'You will be told when they are ready; do not tell me' : 'Tell me when they are ready';
   return (
-    <span role="status" className="figures rounded-full border border-line bg-card px-3 py-1 text-sm text-muted">
-      {text}
+    <span className="flex items-center gap-1 rounded-full border border-line bg-card px-3 py-1 text-sm text-muted">
+      <span role="status" className="figures">
+        {text}
+      </span>
+      {waiting > 0 && ready.able && (
+        <Tip text={says}>
+          <button
+            type="button"
+            aria-label={says}
+            aria-pressed={ready.on}
+            onClick={() => void ready.toggle()}
+            className="rounded-full p-0.5 hover:text-ink"
+          >
+            {ready.on ? <BellRing size={14} aria-hidden /> : <Bell size={14} aria-hidden />}
+          </button>
+        </Tip>
+      )}
     </span>
   );
 }

@@ -7,7 +7,9 @@ import {
   Tooltip,
   type ChartDataset,
   type ChartOptions,
+  type TooltipItem,
 } from 'chart.js';
+import { paintOf } from '../theme/colours';
 
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Tooltip);
 
@@ -30,8 +32,16 @@ export function arrivalCurve(
   };
 }
 
-/** Bands of equal width without any margin, points in their middle: just where the pictures stand that they measure. */
-export const ARRIVAL_OPTIONS: ChartOptions<'line'> = {
+/** What is told of a point. */
+export const ARRIVAL_TOOLTIP = {
+  callbacks: { label: (c: TooltipItem<'line'>) => `${c.dataset.label}: ${Math.round((c.parsed.y ?? 0) * 100)} %` },
+};
+
+/**
+ * Bands of equal width without any margin, points in their middle: just where the pictures stand that they measure. In the colours of the
+ * light that is on now.
+ */
+export const arrivalOptions = (): ChartOptions<'line'> => ({
   animation: false,
   maintainAspectRatio: false,
   layout: { padding: 0, autoPadding: false },
@@ -43,10 +53,8 @@ export const ARRIVAL_OPTIONS: ChartOptions<'line'> = {
       afterFit: (scale) => (scale.width = 0),
       ticks: { display: false, stepSize: 0.5 },
       border: { display: false },
-      grid: { color: '#d9d2c4', drawTicks: false },
+      grid: { color: paintOf('line'), drawTicks: false },
     },
   },
-  plugins: {
-    tooltip: { callbacks: { label: (c) => `${c.dataset.label}: ${Math.round((c.parsed.y ?? 0) * 100)} %` } },
-  },
-};
+  plugins: { tooltip: ARRIVAL_TOOLTIP },
+});

@@ -77,7 +77,7 @@ describe('pictures on their way in', () => {
       ],
       { 'POST /api/v1/imports/decide': {} },
     );
-    expect(await screen.findByText(/^One picture seems\s+to be here already$/)).toBeVisible();
+    expect(await screen.findByText('One possible duplicate')).toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Decide' }));
     expect(screen.getByAltText('again.png, new')).toHaveAttribute('src', '/new');
     expect(screen.getByAltText('The quay, in the library')).toHaveAttribute('src', '/old');

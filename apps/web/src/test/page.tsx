@@ -15,6 +15,7 @@ import {
 } from '../api/client';
 import { NoticeProvider } from '../parts/notices';
 import { lookupIn, type Lookup } from '../shared/mix/lookup';
+import { WeighProvider } from '../shared/mix/WeighProvider';
 
 /** Shows a part of the page within everything that it expects around it; `at` is its address, `path` how a route reads it. */
 export function show(part: ReactElement, { at = '/', path = '*' }: { at?: string; path?: string } = {}): RenderResult {
@@ -25,10 +26,12 @@ export function show(part: ReactElement, { at = '/', path = '*' }: { at?: string
         <NoticeProvider>
           <Tooltip.Provider>
             <MemoryRouter initialEntries={[at]}>
-              <Routes>
-                <Route path={path} element={children} />
-                <Route path="*" element={<Elsewhere />} />
-              </Routes>
+              <WeighProvider>
+                <Routes>
+                  <Route path={path} element={children} />
+                  <Route path="*" element={<Elsewhere />} />
+                </Routes>
+              </WeighProvider>
             </MemoryRouter>
           </Tooltip.Provider>
         </NoticeProvider>

@@ -12,11 +12,11 @@ export const KINDS: readonly { readonly kind: Kind; readonly name: string; reado
 
 export type Hue = Kind | 'words';
 
-/** The hues as hexadecimal values, for canvas and charts; the same as in theme.css. */
+/** The hues for styles of elements, as the light of the room has them; canvases and charts ask paintOf. */
 export const HUES: Readonly<Record<Hue, string>> = {
-  style: '#3447a8',
-  character: '#a06a12',
-  face: '#b23f63',
-  image: '#2c7d73',
-  words: '#3a3733',
+  style: 'var(--color-style)',
+  character: 'var(--color-character)',
+  face: 'var(--color-face)',
+  image: 'var(--color-image)',
+  words: 'var(--color-words)',
 };

@@ -28,7 +28,7 @@ export function AddPictures({
         </Button>
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-scrim/50" />
         <Dialog.Content
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 flex h-[82vh] w-[min(64rem,92vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl border border-line bg-paper shadow-2xl"

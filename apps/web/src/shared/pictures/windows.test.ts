@@ -36,7 +36,7 @@ test('a move is told in words', () => {
   });
   expect(moveInWords({ across: -0.3, towards: 'night' })).toEqual([
     'the first figure goes to the left',
-    'the words become “night”',
+    'the prompt becomes “night”',
   ]);
   expect(moveInWords({ camera: { from: WHOLE, to: within({ x: 0.9, y: 0.9, size: 0.5 }) } })).toEqual([
     'the camera comes nearer to the right down',

@@ -41,6 +41,6 @@ export function moveInWords(move: {
     );
   }
   if (across) out.push(`the first figure goes to the ${across > 0 ? 'right' : 'left'}`);
-  if (towards) out.push(`the words become “${towards}”`);
+  if (towards) out.push(`the prompt becomes “${towards}”`);
   return out;
 }

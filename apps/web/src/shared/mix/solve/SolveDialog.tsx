@@ -63,8 +63,8 @@ export function SolveDialog({ mixId, influences, lookup, take, over, save, onAdo
           />
         ))}
         <Target
-          name="at least of the words"
-          labels={{ box: 'The prompt has a target', field: 'Least of the words in percent' }}
+          name="words kept, at least"
+          labels={{ box: 'The prompt has a target', field: 'Words kept, at least, in percent' }}
           asked={words !== undefined}
           value={words ?? 0.5}
           onAsk={(on) => setWords(on ? 0.5 : undefined)}
@@ -77,7 +77,7 @@ export function SolveDialog({ mixId, influences, lookup, take, over, save, onAdo
           <Dialog.Close className="rounded-lg border border-line bg-card px-3 py-1.5 font-semibold">Close</Dialog.Close>
         </div>
       </div>
-      <div className="flex min-h-[26rem] min-w-0 flex-col bg-booth p-4 text-white">
+      <div className="flex min-h-[26rem] min-w-0 flex-col bg-booth p-4 text-caption">
         {solve ? (
           <SolvePath
             {...{ solve, influences, lookup }}

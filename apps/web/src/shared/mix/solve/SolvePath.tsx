@@ -26,7 +26,7 @@ export function SolvePath({ solve, influences, lookup, onStop, onAdopt }: Props)
       </p>
       <ul className="grid min-h-0 flex-1 auto-rows-min grid-cols-3 gap-3 overflow-auto">
         {solve.path.map((trial, k) => (
-          <li key={k} className={trial === best && !running ? 'outline-3 outline-offset-2 outline-white' : ''}>
+          <li key={k} className={trial === best && !running ? 'outline-3 outline-offset-2 outline-caption' : ''}>
             <Trial trial={trial} number={k + 1} lookup={lookup} influences={influences} />
           </li>
         ))}
