@@ -42,7 +42,7 @@ afterAll(async () => {
 
 const go = (address: string) => browser.driver.get(studio.url + address);
 const mix = () => studio.get<Mix>(`/mixes/${mixId}`);
-const tray = () => browser.all('aside[aria-label="Tray"] li button');
+const tray = () => browser.all('aside[aria-label="Tray"] [role=listitem] button');
 const slider = (name: string, n = 0): Promise<WebElement> =>
   browser.until(`slider ${name}`, async () => (await browser.all(`[role=slider][aria-label$="${name}"]`))[n]);
 const saved = () =>
@@ -205,7 +205,7 @@ describe('test strips', () => {
   test('words at length: what is not known gives way, richer words are drawn beside the plain ones', async () => {
     await go(`/bench/${mixId}?drafts=off`);
     await (await browser.button('Words')).click();
-    const words = await browser.find('textarea[aria-label="The words at length"]');
+    const words = await browser.find('textarea[aria-label="The prompt at length"]');
     await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Tove on the quay with a hron');
     const unknown = await browser.find('ul[aria-label="Words that are not drawn"]');
     expect(await unknown.getText()).toContain('“hron” is not drawn');

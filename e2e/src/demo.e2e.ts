@@ -1,8 +1,10 @@
 import { mkdir, mkdtemp } from 'fs/promises';
 import os from 'os';
 import path from 'path';
+import { By, Key } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { Browser } from './browser';
+import { faultsOfAccess, tooWide } from './page';
 import { ROOT, RunningStudio } from './studio';
 
 /** Where the pictures of the views go: beside the docs for `npm run screenshots`, else where nobody keeps them. */
@@ -84,6 +86,13 @@ test('the main views are kept as pictures', async () => {
   await keep('library', '/library', '[role=option]', async () =>
     (await browser.find('[role=option][aria-label^="Lantern in the wood"]')).click(),
   );
+  await keep('first', '/first', '[aria-label="Choose a face"] img', async () => {
+    for (const what of ['a look', 'a face']) {
+      const [, second] = await browser.all(`[aria-label="Choose ${what}"] button`);
+      if ((await second.getAttribute('aria-pressed')) !== 'true') await second.click();
+    }
+    await browser.find('[aria-label="The picture"] img');
+  });
   await keep('looks', '/looks/demo-look-chalk', 'img[alt^="A sample drawn with"]');
   await browser.until(
     'traits of all her pictures',
@@ -136,4 +145,102 @@ test('a shot of the year in motion is kept as a picture', async () => {
   await post(`/sequences/${id}/hold`, { frame: 7 });
   await studio.idle();
   await keep('sequence', `/sequences/${id}`, 'section[aria-label="Change from frame to frame"]');
+});
+
+/** The focus, in the words of a person who hears it, and whether it is inside of what a view is there for. */
+const focus = () =>
+  browser.driver.executeScript<{ name: string; inMain: boolean }>(
+    `const e = document.activeElement;
+     return { name: e.getAttribute('aria-label') ?? e.textContent, inMain: !!e.closest('[data-main]') || e.getAttribute('aria-label') === 'The prompt' };`,
+  );
+const press = (...keys: string[]) =>
+  browser.driver
+    .actions()
+    .sendKeys(...keys)
+    .perform();
+
+test('every view is walked by keys alone: what it is there for is one tab stop away, and the walk through all is short', async () => {
+  const mix = await studio.get<{ id: string }>('/mixes/demo-mix');
+  const takes = await studio.get<{ id: string; quality: string }[]>(`/takes?mixId=${mix.id}`);
+  const [strip] = await studio.get<{ id: string }[]>(`/strips?mixId=${mix.id}`);
+  const [sequence] = await studio.get<{ id: string }[]>('/series/demo-series/sequences');
+  const proofs = takes.filter((t) => t.quality === 'proof');
+  const views: readonly (readonly [address: string, ready: string, most: number])[] = [
+    ['/library', '[role=option]', 40],
+    ['/looks', 'section[aria-label="Pictures of the look"] img', 45],
+    ['/cast/demo-ilse', 'aside[aria-label="Traits and readings"] h2', 70],
+    [`/bench/${mix.id}`, 'img[data-testid="take-picture"]', 60],
+    ['/series', 'img[data-testid="shot-picture"]', 45],
+    [`/takes/${proofs[0].id}`, 'section[aria-label="The picture"] img', 40],
+    [`/compare?takes=${proofs[0].id},${proofs[1].id}`, 'section[aria-label="Compared takes"] img', 30],
+    [`/bench/${mix.id}/strips/${strip.id}`, '[data-testid="cell"]', 60],
+    [`/sequences/${sequence.id}`, 'section[aria-label="Change from frame to frame"]', 45],
+  ];
+  const walked: Record<string, number> = {};
+  for (const [address, ready, most] of views) {
+    await browser.driver.get(studio.url + address);
+    await browser.find(ready);
+    await browser.driver.executeScript('document.activeElement.blur(); getSelection().removeAllRanges()');
+    await press(Key.TAB, Key.ENTER);
+    expect({ address, ...(await focus()) }).toMatchObject({ address, inMain: true });
+    // once around, from what is first in the page to its end
+    await browser.driver.navigate().refresh();
+    await browser.find(ready);
+    let stops = 0;
+    for (let at = ''; at !== 'BODY' && stops <= most; stops++) {
+      await press(Key.TAB);
+      at = await browser.driver.executeScript<string>('return document.activeElement.tagName');
+    }
+    walked[address.split('?')[0].replace(/[0-9a-f-]{20,}/, 'one')] = stops;
+    expect({ address, stops: stops <= most ? 'few' : `more than ${most}` }).toEqual({ address, stops: 'few' });
+  }
+  console.log(`tab stops of the views: ${JSON.stringify(walked)}`);
+});
+
+test('a dark booth and printing light keep every view readable', async () => {
+  for (const light of ['Dark booth', 'Printing light', 'Day booth']) {
+    await browser.driver.get(`${studio.url}/bench/demo-mix`);
+    await browser.find('img[data-testid="take-picture"]');
+    await (await browser.button('Light of the room')).sendKeys(Key.ENTER);
+    await (
+      await browser.driver.findElement(By.xpath(`//*[@role="menuitemradio"][contains(., ${JSON.stringify(light)})]`))
+    ).click();
+    for (const [address, ready] of [
+      ['/bench/demo-mix', 'img[data-testid="take-picture"]'],
+      ['/library', '[role=option]'],
+      ['/series', 'img[data-testid="shot-picture"]'],
+      ['/cast/demo-ilse', 'aside[aria-label="Traits and readings"] h2'],
+    ]) {
+      await browser.driver.get(studio.url + address);
+      await browser.find(ready);
+      expect({ light, address, faults: await faultsOfAccess(browser) }).toEqual({ light, address, faults: [] });
+    }
+    if (light === 'Dark booth') await keep('dark-booth', '/bench/demo-mix', 'img[data-testid="take-picture"]');
+  }
+});
+
+test('at 200 % zoom on a laptop nothing is lost: parts stand below each other, nothing scrolls sideways', async () => {
+  await browser.resize(640, 400);
+  try {
+    for (const [address, ready] of [
+      ['/bench/demo-mix', 'img[data-testid="take-picture"]'],
+      ['/library', '[role=option]'],
+      ['/series', 'img[data-testid="shot-picture"]'],
+      ['/cast/demo-ilse', 'aside[aria-label="Traits and readings"] h2'],
+      ['/looks', 'section[aria-label="Pictures of the look"] img'],
+    ]) {
+      await browser.driver.get(studio.url + address);
+      await browser.find(ready);
+      expect({ address, wider: await tooWide(browser) }).toEqual({ address, wider: 0 });
+    }
+    await browser.driver.get(`${studio.url}/bench/demo-mix`);
+    const tops = await Promise.all(
+      ['[data-testid="take-picture"]', '[data-main="The prompt"]', 'aside[aria-label="Tray"]'].map(
+        async (css) => (await (await browser.find(css)).getRect()).height,
+      ),
+    );
+    expect(Math.min(...tops)).toBeGreaterThan(20);
+  } finally {
+    await browser.resize(1280, 800);
+  }
 });

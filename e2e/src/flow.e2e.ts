@@ -51,14 +51,14 @@ async function setWeight(value: string): Promise<void> {
 
 /** Renders a proof, waits for it, and reads off the arrival of the only influence. */
 async function renderAndRead(): Promise<number> {
-  const before = (await browser.all('ul[aria-label="Takes"] li')).length;
+  const before = (await browser.all('[aria-label="Takes"] [role=listitem]')).length;
   await browser.until('everything to be saved', async () =>
     (await (await browser.find('[aria-label="Readings and settings"]')).getText()).includes('saved'),
   );
   await (await browser.button('Render a proof')).click();
   await browser.until(
     'a new take in the strip',
-    async () => (await browser.all('ul[aria-label="Takes"] li')).length > before,
+    async () => (await browser.all('[aria-label="Takes"] [role=listitem]')).length > before,
     20,
   );
   await browser.until(
@@ -112,7 +112,7 @@ describe('from a strange picture to a series', () => {
     await go(`${address.pathname}?drafts=off`);
     await drag(
       browser,
-      await browser.find('aside[aria-label="Tray"] li button'),
+      await browser.find('aside[aria-label="Tray"] [role=listitem] button'),
       await browser.find('section[aria-label="Course"]'),
     );
     await browser.find('input[aria-label="Weight of warm strokes"]');
@@ -202,7 +202,10 @@ describe('from a strange picture to a series', () => {
     );
     await go('/bench');
     expect(await (await browser.find('button[aria-label^="The prompt"]')).getText()).toContain('Ilse poles the punt');
-    await browser.until('the takes', async () => (await browser.all('ul[aria-label="Takes"] li')).length >= 2);
+    await browser.until(
+      'the takes',
+      async () => (await browser.all('[aria-label="Takes"] [role=listitem]')).length >= 2,
+    );
   });
 });
 

@@ -8,13 +8,18 @@ import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-rou
 import { resumeUnsaved } from './api/documents';
 import { startUndo } from './api/undoSteps';
 import { resumeChanges } from './api/unsentChanges';
+import { useMixes } from './api/queries';
 import { EventsProvider } from './api/events';
 import { ImportPanel } from './parts/ImportPanel';
 import { ImportProvider } from './parts/imports';
 import { NoticeProvider } from './parts/notices';
+import { SkipPanel } from './parts/SkipPanel';
 import { StudioStatus } from './parts/StudioStatus';
 import { TopBar } from './parts/TopBar';
 import { ViewFault } from './parts/ViewFault';
+import { startLight } from './theme/lighting';
+import { WeighProvider } from './shared/mix/WeighProvider';
+import { hasBegun } from './shared/firstSteps';
 import './theme/theme.css';
 
 const client = new QueryClient({
@@ -24,16 +29,27 @@ const client = new QueryClient({
 function Frame() {
   return (
     <ImportProvider>
-      <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
-        <TopBar />
-        <main className="relative min-h-0 min-w-0">
-          <Outlet />
-          <ImportPanel />
-          <StudioStatus />
-        </main>
-      </div>
+      <WeighProvider>
+        <SkipPanel />
+        <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+          <TopBar />
+          <main className="relative min-h-0 min-w-0">
+            <Outlet />
+            <ImportPanel />
+            <StudioStatus />
+          </main>
+        </div>
+      </WeighProvider>
     </ImportProvider>
   );
+}
+
+/** Where the studio opens: at the library, or for somebody who never made anything with it at the first steps. */
+function Opening() {
+  const { data: mixes, isError } = useMixes();
+  if (hasBegun() || isError) return <Navigate to="/library" replace />;
+  if (!mixes) return <div className="skeleton h-full" role="status" aria-label="The studio is being opened" />;
+  return <Navigate to={mixes.every(({ id }) => id === 'demo-mix') ? '/first' : '/library'} replace />;
 }
 
 const router = createBrowserRouter([
@@ -45,7 +61,11 @@ const router = createBrowserRouter([
         // a view that fails leaves the rest of the studio standing
         ErrorBoundary: ViewFault,
         children: [
-          { index: true, element: <Navigate to="/library" replace /> },
+          { index: true, element: <Opening /> },
+          {
+            path: 'first',
+            lazy: async () => ({ Component: (await import('./views/first/FirstView')).FirstView }),
+          },
           {
             path: 'library',
             lazy: async () => ({ Component: (await import('./views/library/LibraryView')).LibraryView }),
@@ -93,6 +113,7 @@ const router = createBrowserRouter([
   },
 ]);
 
+startLight();
 startUndo(client);
 void resumeUnsaved(client);
 void resumeChanges(client);

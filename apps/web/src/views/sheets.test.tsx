@@ -378,7 +378,7 @@ describe('a strip', () => {
 
   test('another best can be asked for', async () => {
     table();
-    await userEvent.selectOptions(screen.getByLabelText('marked as best:'), 'where most of the words is kept');
+    await userEvent.selectOptions(screen.getByLabelText('marked as best:'), 'where most words are kept');
     expect(screen.getAllByTestId('cell')[0]).toHaveAccessibleName(/best$/);
   });
 

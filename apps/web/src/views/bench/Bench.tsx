@@ -9,7 +9,9 @@ import { BenchTools } from './BenchTools';
 import { Course } from './Course';
 import { moved, showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
+import { Tour } from './Tour';
 import { Tray } from './Tray';
+import { useTour } from './useTour';
 import { useBenchKeys } from './useBenchKeys';
 import { useBenchMix } from './useBenchMix';
 import { useBenchTakes } from './useBenchTakes';
@@ -57,6 +59,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     const state = { current, fresh, loading: isPending };
     return <LightTable take={shown} takes={kept} {...state} onShow={show} onCancel={cancel} />;
   }, [shown, kept, current, isPending, fresh, show, cancel]);
+  const tour = useTour();
   const close = () => {
     setOpen(undefined);
     setPainting(undefined);
@@ -64,14 +67,14 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   return (
     <BenchDrag onAdd={add} onMove={(lane, to) => change((m) => ({ ...m, influences: moved(m.influences, lane, to) }))}>
       <h1 className="sr-only">Bench: {mix.name}</h1>
-      <div className="grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
+      <div className="parts grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
         {tray}
         {table}
         <BenchSide
           {...{ bench, takes, mixes, mixId: stored.id, lookup, warnings, onOpen, onNew, onRender: render }}
           onMask={() => setPainting('start')}
         />
-        <div className="col-span-3 max-h-[19rem] min-h-[12rem]">
+        <div data-part="low" className="col-span-3 max-h-[19rem] min-h-[12rem]">
           <Course
             mix={mix}
             take={shown}
@@ -100,6 +103,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
         take={shown}
         takes={all ?? NONE}
       />
+      {tour.on && <Tour onDone={tour.end} />}
     </BenchDrag>
   );
 }

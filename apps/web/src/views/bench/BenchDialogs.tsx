@@ -1,6 +1,6 @@
 import type { MixInfluence, MixSettings, Take } from '../../api/client';
 import type { MixMask } from '../../api/trials';
-import { HUES } from '../../theme/kinds';
+import { paintOf } from '../../theme/colours';
 import { InForceDialog } from './InForceDialog';
 import type { Lookup } from '../../shared/mix/lookup';
 import { BenchMask } from './BenchMask';
@@ -85,7 +85,7 @@ export function BenchDialogs({ open, painting, onClose, mixId, bench, lookup, ta
         take={take}
         aspect={w / h}
         mask={influence ? influence.region : mix.settings.mask}
-        hue={influence ? HUES[lookup.hue(influence)] : '#bf3d27'}
+        hue={paintOf(influence ? lookup.hue(influence) : 'cinnabar')}
         onSave={(mask: MixMask) => (influence ? set(influence.id, { region: mask }) : setMask(mask))}
         onClear={() => (influence ? set(influence.id, { region: undefined }) : setMask(undefined))}
         onClose={onClose}

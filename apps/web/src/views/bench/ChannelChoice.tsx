@@ -1,5 +1,6 @@
 import { CHANNELS } from '@urbild/core';
 import type { ChartChannel } from './shares';
+import { OneStop } from '../../shared/keys/OneStop';
 
 const CHANNEL_NAMES: readonly ChartChannel[] = ['all', ...CHANNELS.filter((c) => c !== 'pose')];
 
@@ -12,7 +13,7 @@ export function ChannelChoice({
   onChannel: (channel: ChartChannel) => void;
 }) {
   return (
-    <fieldset className="flex items-center gap-1" aria-label="Shares shown for">
+    <OneStop role="group" className="flex items-center gap-1" aria-label="Shares shown for">
       {CHANNEL_NAMES.map((c) => (
         <button
           key={c}
@@ -24,6 +25,6 @@ export function ChannelChoice({
           {c === 'all' ? 'all shares' : c}
         </button>
       ))}
-    </fieldset>
+    </OneStop>
   );
 }

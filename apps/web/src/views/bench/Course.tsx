@@ -12,6 +12,7 @@ import { LaneHead } from './LaneHead';
 import type { ChartChannel } from './shares';
 import type { Change, Edited } from './useBenchMix';
 import { useCourseActs } from './useCourseActs';
+import { OneStop } from '../../shared/keys/OneStop';
 
 interface Props {
   readonly mix: Edited;
@@ -26,6 +27,9 @@ interface Props {
   /** Further instruments, at the right of the head. */
   readonly tools?: ReactNode;
 }
+
+/** What of the heads of lanes the arrows go through. */
+const LANE_ACTS = 'button:not(:disabled), input';
 
 /** The course of a generation from start to end, with a lane for the words and one for every influence. */
 export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, tools }: Props) {
@@ -50,7 +54,7 @@ export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, 
         <span>{acts.chosen.size > 1 ? `${acts.chosen.size} scaled together` : 'Influences'}</span>
         <span>weight</span>
       </div>
-      <div className="flex h-7 items-center gap-3 pr-4 pl-3">
+      <div className="flex h-7 items-center gap-3 pr-4 pl-3 max-[900px]:h-auto max-[900px]:flex-wrap">
         <ChannelChoice channel={channel} onChannel={setChannel} />
         {tools}
         <span className="ml-auto hidden text-sm text-muted 2xl:inline">
@@ -58,7 +62,7 @@ export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, 
         </span>
       </div>
       <div className="col-span-2 grid min-h-0 grid-cols-[clamp(256px,21vw,340px)_minmax(0,1fr)] overflow-y-auto">
-        <div className="border-r border-line">
+        <OneStop of={LANE_ACTS} role="group" aria-label="Lanes" className="border-r border-line">
           <WordsHead />
           {mix.influences.map((i) => (
             <LaneHead
@@ -76,7 +80,7 @@ export function Course({ mix, take, lookup, gives, change, onRegion, onCarried, 
               onSolo={() => acts.solo(i.id)}
             />
           ))}
-        </div>
+        </OneStop>
         <CourseBand mix={mix} take={take} lookup={lookup} channel={channel} acts={acts} />
       </div>
     </section>

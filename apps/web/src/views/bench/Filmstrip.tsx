@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { Take } from '../../api/client';
 import { useProgress } from '../../api/events';
 import { CrossedOut, Ring, Strokes } from '../../parts/PencilMarks';
+import { OneStop } from '../../shared/keys/OneStop';
 
 /** Which takes the strip shows. */
 export const FILTERS = {
@@ -31,22 +32,22 @@ export function Filmstrip({ takes, all, shown, several, only, onOnly, onShow }: 
     several.size > 1 ? [...several] : several.size ? [shown, ...several].filter((id, k, s) => s.indexOf(id) === k) : [];
   return (
     <div className="flex items-center gap-2 px-4 pb-3">
-      <ul aria-label="Takes" className="flex min-w-0 gap-1.5 overflow-x-auto p-1">
+      <OneStop role="list" aria-label="Takes" className="flex min-w-0 gap-1.5 overflow-x-auto p-1">
         {takes.map((t) => (
-          <li key={t.id} className="shrink-0">
+          <div role="listitem" key={t.id} className="shrink-0">
             <StripPicture take={t} shown={t.id === shown} chosen={several.has(t.id)} onShow={(add) => onShow(t, add)} />
-          </li>
+          </div>
         ))}
-      </ul>
+      </OneStop>
       {compared.length > 1 && (
         <Link
           to={`/compare?takes=${compared.join(',')}`}
-          className="shrink-0 rounded bg-white px-2 py-0.5 text-sm font-semibold text-ink"
+          className="shrink-0 rounded bg-card px-2 py-0.5 text-sm font-semibold text-ink"
         >
           Compare {compared.length}
         </Link>
       )}
-      <span className="figures ml-auto shrink-0 text-sm text-white">
+      <span className="figures ml-auto shrink-0 text-sm text-caption">
         {all.length} {all.length === 1 ? 'take' : 'takes'}
         {kept ? ` · ${kept} ${kept === 1 ? 'keeper' : 'keepers'}` : ''}
       </span>
@@ -54,7 +55,7 @@ export function Filmstrip({ takes, all, shown, several, only, onOnly, onShow }: 
         aria-label="Takes shown"
         value={only}
         onChange={(e) => onOnly(e.target.value as Filter)}
-        className="shrink-0 rounded bg-white/90 px-1 text-sm text-ink"
+        className="shrink-0 rounded bg-card/90 px-1 text-sm text-ink"
       >
         {Object.keys(FILTERS).map((f) => (
           <option key={f}>{f}</option>
@@ -84,7 +85,7 @@ function StripPicture({
       aria-pressed={chosen}
       aria-label={`${take.quality}, seed ${take.seed}, ${take.status}${take.rejected ? ', rejected' : ''}`}
       onClick={(e) => onShow(e.shiftKey || e.ctrlKey || e.metaKey)}
-      className={`relative block h-11 bg-black/20 ${shown ? 'outline-3 outline-offset-1 outline-cinnabar' : chosen ? 'outline-3 outline-offset-1 outline-white' : ''}`}
+      className={`relative block h-11 bg-black/20 ${shown ? 'outline-3 outline-offset-1 outline-cinnabar' : chosen ? 'outline-3 outline-offset-1 outline-caption' : ''}`}
       style={{ aspectRatio: take.width / take.height }}
     >
       {picture && (
@@ -97,7 +98,7 @@ function StripPicture({
         </span>
       )}
       {take.rating > 0 && (
-        <span className="absolute right-0 bottom-0 bg-ink/80 text-white">
+        <span className="absolute right-0 bottom-0 bg-scrim/80 text-white">
           <Strokes count={take.rating} size={14} />
         </span>
       )}

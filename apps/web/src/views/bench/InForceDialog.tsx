@@ -36,10 +36,10 @@ export function InForceDialog({ mixId, mix, lookup, onClose }: Props) {
               `balance ${settings.balance}`,
               `spread ${settings.spread ?? 1}`,
               ...saidOf(settings),
-              settings.medium ? `drawn as ${settings.medium}` : 'drawn as the words or the looks ask',
+              settings.medium ? `drawn as ${settings.medium}` : 'drawn as the prompt or the looks ask',
               `engine ${force.engine}`,
               force.usually && `usually ${(force.usually / 1000).toFixed(1)} s`,
-              force.ahead ? `${force.ahead} in line before it` : 'nothing in line before it',
+              force.ahead ? `${force.ahead} queued before it` : 'nothing queued before it',
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -89,7 +89,7 @@ function Row({
           {i.gives} {i.weight.toFixed(2)}, {percent(i.from)} to {percent(i.to)}, read {i.reading}
           {i.region ? ', in a region' : ''}
         </div>
-        {acting?.why && <div className="text-sm font-semibold text-cinnabar">does nothing: {acting.why}</div>}
+        {acting?.why && <div className="text-sm font-semibold text-signal">does nothing: {acting.why}</div>}
       </div>
       <ul className="flex min-w-0 flex-1 flex-wrap gap-2">
         {acting?.pictures.map((p) => (

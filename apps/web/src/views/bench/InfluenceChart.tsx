@@ -1,6 +1,8 @@
 import type { Weighing } from '@urbild/core';
 import { useEffect, useRef } from 'react';
-import { HUES, type Hue } from '../../theme/kinds';
+import { paintOf } from '../../theme/colours';
+import type { Hue } from '../../theme/kinds';
+import { useLight } from '../../theme/lighting';
 import { sharesFor, type ChartChannel } from './shares';
 
 /** Samples of the course; lines between them are straight: the shortest ramp of a span is five of them long. */
@@ -15,7 +17,7 @@ function hatchLiteral(
   w: number,
   h: number,
 ): void {
-  context.strokeStyle = 'rgb(36 33 29 / 0.22)';
+  context.strokeStyle = `${paintOf('ink')}38`;
   context.lineWidth = 1;
   context.beginPath();
   for (let x = 0; x < w; x += 3) {
@@ -63,12 +65,12 @@ function drawShares(element: HTMLCanvasElement, { mix, channel, hues }: ChartPro
     context.closePath();
     // lanes of one kind have one hue: each has a depth of its own, and a line between it and the next
     const before = layers.slice(0, nth).filter((l) => l.hue === hue).length;
-    context.fillStyle = `${HUES[hue]}${hue === 'words' ? '14' : DEPTHS[before % DEPTHS.length]}`;
+    context.fillStyle = `${paintOf(hue)}${hue === 'words' ? '14' : DEPTHS[before % DEPTHS.length]}`;
     context.fill();
     if (hue !== 'words') {
       context.beginPath();
       for (let k = 0; k <= COLUMNS; k++) context.lineTo((k / COLUMNS) * w, h * (1 - top[k]));
-      context.strokeStyle = `${HUES[hue]}66`;
+      context.strokeStyle = `${paintOf(hue)}66`;
       context.lineWidth = 1;
       context.stroke();
     }
@@ -80,11 +82,12 @@ function drawShares(element: HTMLCanvasElement, { mix, channel, hues }: ChartPro
 /** The shares over the course, stacked: the words at the foot, the references above, in the mix's order. */
 export function InfluenceChart({ mix, channel, hues }: ChartProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
+  const light = useLight();
   const shown = useRef<ChartProps | undefined>(undefined);
   useEffect(() => {
     shown.current = { mix, channel, hues };
     drawShares(canvas.current!, shown.current);
-  }, [mix, channel, hues]);
+  }, [mix, channel, hues, light]);
   // one watcher for good: a new one for every weight would draw everything twice
   useEffect(() => {
     const element = canvas.current!;

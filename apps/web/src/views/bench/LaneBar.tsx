@@ -31,7 +31,7 @@ export function LaneBar({ span, on, hue, band, onChange }: Props) {
       className="absolute inset-0 cursor-grab touch-none rounded-sm active:cursor-grabbing"
       style={{
         background: on
-          ? `color-mix(in srgb, ${HUES[hue]} 88%, white)`
+          ? `color-mix(in srgb, ${HUES[hue]} 88%, var(--color-card))`
           : `repeating-linear-gradient(45deg, ${HUES[hue]} 0 3px, transparent 3px 7px)`,
       }}
       onPointerDown={(e) => {

@@ -27,7 +27,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
     <div className="flex flex-col gap-3">
       <h3 className="font-title text-lg">{name}</h3>
       {isByName(influence) && (
-        <p className="text-sm text-muted">The words name {name}: that brings the pictures of the sheet in.</p>
+        <p className="text-sm text-muted">The prompt names {name}: that adds the pictures of the sheet.</p>
       )}
       <Group title="It gives">
         {gives.map((g) => (
@@ -67,12 +67,12 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
         </Chip>
       </Group>
       <button type="button" onClick={onSolo} className="self-start text-sm underline">
-        Hear it alone, or with the others again
+        Only this one acts, or all of them again
       </button>
       <button
         type="button"
         onClick={onRemove}
-        className="flex items-center gap-1.5 self-start text-sm text-cinnabar underline"
+        className="flex items-center gap-1.5 self-start text-sm text-signal underline"
       >
         <Trash2 size={14} aria-hidden /> Take it out of the mix
       </button>

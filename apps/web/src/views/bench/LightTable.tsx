@@ -4,9 +4,9 @@ import { EmptyState } from '../../parts/EmptyState';
 import { useHeld } from '../../shared/keys/useKeys';
 import { useMarkKeys } from '../../shared/keys/useMarkKeys';
 import { Filmstrip, FILTERS, type Filter } from './Filmstrip';
-import { useLastPicture } from './lastPicture';
+import { useLastPicture } from '../../shared/pictures/lastPicture';
 import { TableBar, type Compare } from './TableBar';
-import { TablePicture } from './TablePicture';
+import { TablePicture } from '../../shared/pictures/TablePicture';
 
 interface Props {
   readonly take: Take | undefined;
@@ -69,7 +69,7 @@ function BareTable({ loading, fresh }: Pick<Props, 'loading' | 'fresh'>) {
     return (
       <div className="flex h-full flex-col items-center justify-center bg-booth p-4">
         <img src={last} alt="The last picture on the table" className="min-h-0 flex-1 object-contain opacity-60" />
-        <p className="pt-2 text-sm text-white">
+        <p className="pt-2 text-sm text-caption">
           {loading ? 'The takes are coming …' : 'Nothing rendered of this mix yet'}
         </p>
       </div>
@@ -101,7 +101,7 @@ function ControlBeside({ take }: { take: Take }) {
           />
         )}
       </div>
-      <figcaption className="mt-1 text-sm text-white">Control, no references</figcaption>
+      <figcaption className="mt-1 text-sm text-caption">Control, no references</figcaption>
     </figure>
   );
 }

@@ -1,8 +1,11 @@
 import { ChevronDown } from 'lucide-react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Mix } from '../../api/client';
 import { useSeriesOfMix } from '../../api/series';
 import { Button } from '../../parts/Button';
+import { Tip } from '../../parts/Tip';
+import { MixDialog } from '../../shared/mix/MixDialog';
 
 interface MixNameProps {
   readonly name: string;
@@ -17,6 +20,7 @@ interface MixNameProps {
 export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
   const go = useNavigate();
   const make = useSeriesOfMix();
+  const [choosing, setChoosing] = useState(false);
   const others = mixes.filter((m) => m.id !== mixId);
   return (
     <div className="flex flex-col gap-1">
@@ -30,23 +34,16 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
           className="min-w-0 flex-1 rounded bg-transparent font-title text-lg leading-snug font-semibold hover:bg-shade focus:bg-card"
         />
         {others.length > 0 && (
-          <span className="relative rounded p-0.5 focus-within:outline-2 focus-within:outline-cinnabar hover:bg-shade">
-            <ChevronDown size={18} aria-hidden />
-            <select
+          <Tip text="Other mixes">
+            <button
+              type="button"
               aria-label="Open a mix"
-              title="Other mixes"
-              value=""
-              onChange={(e) => onOpen(e.target.value)}
-              className="absolute inset-0 w-full cursor-pointer opacity-0"
+              onClick={() => setChoosing(true)}
+              className="rounded p-0.5 hover:bg-shade"
             >
-              <option value="" hidden />
-              {others.map((m) => (
-                <option key={m.id} value={m.id}>
-                  {m.name}
-                </option>
-              ))}
-            </select>
-          </span>
+              <ChevronDown size={18} aria-hidden />
+            </button>
+          </Tip>
         )}
       </div>
       <div className="flex gap-2 text-sm text-muted">
@@ -61,6 +58,20 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
           Make a series
         </Button>
       </div>
+      {choosing && (
+        <MixDialog
+          title="Mixes"
+          onClose={() => setChoosing(false)}
+          mixes={others}
+          fresh="A new mix"
+          first={others[0].id}
+          onChoose={(mix) => {
+            setChoosing(false);
+            if (mix) onOpen(mix.id);
+            else onNew();
+          }}
+        />
+      )}
     </div>
   );
 }

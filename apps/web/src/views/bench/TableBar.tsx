@@ -1,10 +1,13 @@
-import { Columns2, SquareSplitHorizontal } from 'lucide-react';
+import { Columns2, Copy, Download, SquareSplitHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Take } from '../../api/client';
 import { useChangeTake } from '../../api/trials';
 import { Cross, Ring } from '../../parts/PencilMarks';
 import { Tip } from '../../parts/Tip';
+import { OneStop } from '../../shared/keys/OneStop';
+import { fileNameOf } from '../../shared/pictures/takeFile';
+import { useCopyPicture } from '../../shared/pictures/useCopyPicture';
 
 /** How a take and its control are shown: side by side, or one under the other with an edge to move. */
 export type Compare = 'beside' | 'wipe';
@@ -23,7 +26,7 @@ interface Props {
 /** Under the take: what it is, how it stands, its marks, and how its control is shown. */
 export function TableBar({ take, current, held, compare, onCompare, onCancel }: Props) {
   return (
-    <div className="flex items-center gap-3 px-4 pt-1 pb-1 text-sm text-white">
+    <div className="flex items-center gap-3 px-4 pt-1 pb-1 text-sm text-caption">
       <span className="font-semibold first-letter:uppercase">
         {held ? 'Control' : take.quality} · seed <span className="figures">{take.seed}</span>
       </span>
@@ -33,10 +36,10 @@ export function TableBar({ take, current, held, compare, onCompare, onCancel }: 
           Stop
         </button>
       )}
-      <span className="ml-auto flex gap-1">
+      <OneStop role="group" aria-label="Marks and comparing" className="ml-auto flex gap-1">
         {take.status === 'done' && <Marks take={take} />}
         {take.control && <CompareButton compare={compare} onCompare={onCompare} />}
-      </span>
+      </OneStop>
     </div>
   );
 }
@@ -64,9 +67,30 @@ function Marks({ take }: { take: Take }) {
       >
         <Cross faint={!take.rejected} />
       </Mark>
-      <Link to={`/takes/${take.id}`} className="rounded px-1.5 py-1 underline underline-offset-2 hover:bg-white/15">
+      <Link to={`/takes/${take.id}`} className="rounded px-1.5 py-1 underline underline-offset-2 hover:bg-caption/15">
         Open
       </Link>
+      {take.pictureUrl && <File url={take.pictureUrl} take={take} />}
+    </>
+  );
+}
+
+/** The picture as a file: saved, or on the clipboard. */
+function File({ url, take }: { url: string; take: Take }) {
+  const copy = useCopyPicture();
+  const icon = 'grid place-content-center rounded p-1 hover:bg-caption/15';
+  return (
+    <>
+      <Tip text="Save the picture as a file">
+        <a href={url} download={fileNameOf(take)} aria-label="Save the picture" className={icon}>
+          <Download size={16} aria-hidden />
+        </a>
+      </Tip>
+      <Tip text="Copy the picture">
+        <button type="button" aria-label="Copy the picture" onClick={() => copy(url)} className={icon}>
+          <Copy size={16} aria-hidden />
+        </button>
+      </Tip>
     </>
   );
 }
@@ -89,7 +113,7 @@ function Mark(props: {
         aria-keyshortcuts={props.letter}
         aria-label={props.label}
         onClick={props.onToggle}
-        className={`rounded p-1 hover:bg-white/15 ${props.lit && props.on ? 'bg-white/25' : ''}`}
+        className={`rounded p-1 hover:bg-caption/15 ${props.lit && props.on ? 'bg-caption/25' : ''}`}
       >
         {props.children}
       </button>
@@ -106,7 +130,7 @@ function CompareButton({ compare, onCompare }: Pick<Props, 'compare' | 'onCompar
         type="button"
         aria-label={label}
         onClick={() => onCompare(beside ? 'wipe' : 'beside')}
-        className="rounded p-1 hover:bg-white/15"
+        className="rounded p-1 hover:bg-caption/15"
       >
         {beside ? <SquareSplitHorizontal size={16} aria-hidden /> : <Columns2 size={16} aria-hidden />}
       </button>

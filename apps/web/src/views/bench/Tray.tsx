@@ -1,7 +1,7 @@
 import { useDraggable } from '@dnd-kit/core';
 import type { Gives } from '@urbild/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import type { Kind, MixInfluence } from '../../api/client';
 import { useReferencesById, useSearch } from '../../api/references';
 import { useCast, useLooks } from '../../api/sheets';
@@ -9,6 +9,7 @@ import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
 import { KINDS, type Hue } from '../../theme/kinds';
 import { characterInfluence, lookInfluence, newInfluence } from '../../shared/mix/newInfluences';
+import { OneStop } from '../../shared/keys/OneStop';
 
 /** Something that can be dragged into the course. */
 export interface TrayItem {
@@ -32,7 +33,7 @@ export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influe
   const [shelf, setShelf] = useState<Shelf>('pictures');
   return (
     <aside aria-label="Tray" className="flex min-h-0 flex-col border-r border-line bg-paper">
-      <div role="tablist" aria-label="What to drag" className="flex border-b border-line px-1">
+      <OneStop role="tablist" aria-label="What to drag" className="flex border-b border-line px-1">
         {SHELVES.map((s) => (
           <button
             key={s.shelf}
@@ -45,7 +46,7 @@ export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influe
             {s.name}
           </button>
         ))}
-      </div>
+      </OneStop>
       {shelf === 'pictures' ? (
         <Pictures onAdd={onAdd} />
       ) : (
@@ -57,7 +58,9 @@ export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influe
 
 function Pictures({ onAdd }: { onAdd: (influence: MixInfluence) => void }) {
   const [kind, setKind] = useState<Kind | undefined>(undefined);
-  const { data: found } = useSearch(kind ? `kind=${kind}` : '');
+  const [words, setWords] = useState('');
+  const query = new URLSearchParams({ ...(kind ? { kind } : {}), ...(words.trim() ? { words: words.trim() } : {}) });
+  const { data: found } = useSearch(useDeferredValue(query.toString()));
   const ids = found?.ids ?? [];
   const frame = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -71,29 +74,18 @@ function Pictures({ onAdd }: { onAdd: (influence: MixInfluence) => void }) {
   const references = useReferencesById(shown);
   return (
     <>
-      <div className="flex gap-1.5 p-2.5 pb-1.5">
-        {KINDS.map((k) => (
-          <Tip key={k.kind} text={`Only ${k.name.toLowerCase()} pictures`}>
-            <button
-              type="button"
-              aria-pressed={kind === k.kind}
-              aria-label={`Only ${k.name.toLowerCase()} pictures`}
-              onClick={() => setKind(kind === k.kind ? undefined : k.kind)}
-              className={`rounded-lg border px-2 py-1.5 ${kind === k.kind ? 'border-ink bg-card' : 'border-line hover:border-edge'}`}
-            >
-              <KindSign kind={k.kind} />
-            </button>
-          </Tip>
-        ))}
-      </div>
-      <h2 className="px-2.5 pb-1 text-sm font-semibold text-muted">Drag into the course</h2>
+      <TrayFilter kind={kind} words={words} onKind={setKind} onWords={setWords} />
+      <h2 className="px-2.5 pb-1 text-sm font-semibold text-muted">
+        {words.trim() && found && !found.ids.length ? 'Nothing has these words' : 'Drag into the course'}
+      </h2>
       <div ref={frame} className="min-h-0 flex-1 overflow-auto px-2.5">
-        <ul className="relative" style={{ height: virtual.getTotalSize() }}>
+        <OneStop role="list" className="relative" style={{ height: virtual.getTotalSize() }}>
           {rows.flatMap((v) =>
             ids.slice(v.index * 2, v.index * 2 + 2).map((id, k) => {
               const r = references.get(id);
               return (
-                <li
+                <div
+                  role="listitem"
                   key={id}
                   className="absolute w-[calc(50%-3px)]"
                   style={{ top: v.start, left: k ? 'calc(50% + 3px)' : 0 }}
@@ -112,11 +104,51 @@ function Pictures({ onAdd }: { onAdd: (influence: MixInfluence) => void }) {
                   ) : (
                     <div className="skeleton h-[72px]" />
                   )}
-                </li>
+                </div>
               );
             }),
           )}
-        </ul>
+        </OneStop>
+      </div>
+    </>
+  );
+}
+
+interface FilterProps {
+  readonly kind: Kind | undefined;
+  readonly words: string;
+  readonly onKind: (kind: Kind | undefined) => void;
+  readonly onWords: (words: string) => void;
+}
+
+/** What the pictures of the tray are narrowed by: a kind, words. */
+function TrayFilter({ kind, words, onKind, onWords }: FilterProps) {
+  return (
+    <>
+      <OneStop role="group" aria-label="Kind" className="flex gap-1.5 p-2.5 pb-1.5">
+        {KINDS.map((k) => (
+          <Tip key={k.kind} text={`Only ${k.name.toLowerCase()} pictures`}>
+            <button
+              type="button"
+              aria-pressed={kind === k.kind}
+              aria-label={`Only ${k.name.toLowerCase()} pictures`}
+              onClick={() => onKind(kind === k.kind ? undefined : k.kind)}
+              className={`rounded-lg border px-2 py-1.5 ${kind === k.kind ? 'border-ink bg-card' : 'border-line hover:border-edge'}`}
+            >
+              <KindSign kind={k.kind} />
+            </button>
+          </Tip>
+        ))}
+      </OneStop>
+      <div className="px-2.5 pb-1.5">
+        <input
+          type="search"
+          aria-label="Find in the tray"
+          placeholder="find by words"
+          value={words}
+          onChange={(e) => onWords(e.target.value)}
+          className="w-full rounded-lg border border-edge bg-card px-2 py-0.5 text-sm"
+        />
       </div>
     </>
   );
@@ -160,9 +192,9 @@ function Sheets({
       </p>
     );
   return (
-    <ul className="grid min-h-0 grid-cols-1 content-start gap-2 overflow-auto p-2.5">
+    <OneStop role="list" className="grid min-h-0 grid-cols-1 content-start gap-2 overflow-auto p-2.5">
       {sheets.map((s) => (
-        <li key={s.id}>
+        <div role="listitem" key={s.id}>
           <TrayPicture
             wide
             item={{
@@ -175,9 +207,9 @@ function Sheets({
             onAdd={onAdd}
           />
           <div className="truncate pt-0.5 text-sm">{s.name}</div>
-        </li>
+        </div>
       ))}
-    </ul>
+    </OneStop>
   );
 }
 
@@ -202,10 +234,15 @@ function TrayPicture({
       onKeyDown={(e) => {
         if (e.key === 'Enter') onAdd(item.influence);
       }}
-      className={`relative block w-full touch-none overflow-hidden bg-shade ${wide ? 'h-20' : 'h-[72px]'} ${isDragging ? 'opacity-40' : ''}`}
+      className={`group relative block w-full touch-none overflow-hidden bg-shade ${wide ? 'h-20' : 'h-[72px]'} ${isDragging ? 'opacity-40' : ''}`}
     >
       {item.thumbnailUrl && (
         <img src={item.thumbnailUrl} alt="" draggable={false} loading="lazy" className="h-full w-full object-cover" />
+      )}
+      {!wide && (
+        <span className="absolute inset-x-0 top-0 line-clamp-2 bg-scrim/80 px-1 text-left text-xs text-white opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100">
+          {item.name}
+        </span>
       )}
       <span className="absolute bottom-0.5 left-0.5 rounded bg-card p-0.5">
         <KindSign kind={item.hue} size={13} />

@@ -55,7 +55,7 @@ export function WordsDialog({ mixId, prompt, avoid, takes, emphases, onChange, o
       <div className="flex flex-col gap-2">
         <textarea
           ref={field}
-          aria-label="The words at length"
+          aria-label="The prompt at length"
           rows={3}
           maxLength={MAX_PROMPT_LENGTH}
           value={text}

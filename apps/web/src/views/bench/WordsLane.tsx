@@ -26,6 +26,7 @@ export function WordsLane({
   const shared = 'h-full w-full px-2.5 text-lg';
   return editing === undefined ? (
     <button
+      data-main="The prompt"
       type="button"
       onClick={begin}
       onFocus={begin}

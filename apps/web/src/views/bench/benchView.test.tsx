@@ -214,7 +214,7 @@ describe('changing the mix', () => {
 
 describe('the instruments', () => {
   test.each([
-    ['Words', 'The words at length'],
+    ['Words', 'The prompt at length'],
     ['Find weights', 'Find the weights'],
     ['Active now', 'What the next proof will use'],
     ['Versions', 'Versions of “Tidepost in chalk”'],

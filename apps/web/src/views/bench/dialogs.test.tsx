@@ -43,7 +43,7 @@ describe('the words at length', () => {
     expect(unknown).toHaveTextContent('“hron” is not drawn.');
     await userEvent.click(within(unknown).getByRole('button', { name: 'heron' }));
     expect(on.change).toHaveBeenLastCalledWith('Tove on the quay with a heron');
-    expect(screen.getByLabelText('The words at length')).toHaveValue('Tove on the quay with a heron');
+    expect(screen.getByLabelText('The prompt at length')).toHaveValue('Tove on the quay with a heron');
     expect(screen.queryByRole('list', { name: 'Words that are not drawn' })).toBeNull();
   });
 
@@ -56,7 +56,7 @@ describe('the words at length', () => {
 
   test('what is typed becomes the words when the field is left', async () => {
     words('a mill');
-    await userEvent.type(screen.getByLabelText('The words at length'), ' at dusk');
+    await userEvent.type(screen.getByLabelText('The prompt at length'), ' at dusk');
     expect(on.change).not.toHaveBeenCalled();
     await userEvent.tab();
     expect(on.change).toHaveBeenCalledWith('a mill at dusk');
@@ -67,8 +67,8 @@ describe('the words at length', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Use the richer words' }));
     const richer = on.change.mock.calls[0][0] as string;
     expect(richer).toMatch(/^a mill, .+/);
-    await userEvent.clear(screen.getByLabelText('The words at length'));
-    await userEvent.type(screen.getByLabelText('The words at length'), 'a mill');
+    await userEvent.clear(screen.getByLabelText('The prompt at length'));
+    await userEvent.type(screen.getByLabelText('The prompt at length'), 'a mill');
     await userEvent.click(screen.getByRole('button', { name: 'Draw both and compare' }));
     expect(on.save).toHaveBeenCalledTimes(1);
     expect(made.find((a) => a.method === 'POST')?.body).toMatchObject({
@@ -155,7 +155,7 @@ describe('what is in force', () => {
   test('is told in one line, with size, engine, time and place in the line', async () => {
     inForce({ avoid: 'boats' });
     const line = await screen.findByTestId('in-force');
-    for (const part of ['768 × 512 px', 'seed 4', 'engine urbild 0.6.0', 'usually 4.2 s', '2 in line before it'])
+    for (const part of ['768 × 512 px', 'seed 4', 'engine urbild 0.6.0', 'usually 4.2 s', '2 queued before it'])
       expect(line).toHaveTextContent(part);
     expect(screen.getByText(/without boats/)).toBeVisible();
     expect(screen.getByText(/the cast knows Ilse/)).toBeVisible();
@@ -170,7 +170,7 @@ describe('what is in force', () => {
     inForce({ settings: { aspect: '3:2', seed: 4, balance: 1, start } }, { ...FORCE, startUrl: '/s', ahead: 0 });
     expect(await screen.findByAltText('Start picture')).toHaveAttribute('src', '/s');
     expect(screen.getByText(/starts from this take, changed 40 %/)).toBeVisible();
-    expect(screen.getByTestId('in-force')).toHaveTextContent('nothing in line before it');
+    expect(screen.getByTestId('in-force')).toHaveTextContent('nothing queued before it');
   });
 });
 

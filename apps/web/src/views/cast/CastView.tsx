@@ -11,6 +11,7 @@ import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { CharacterSheet } from './CharacterSheet';
 import { NewCharacter } from './NewCharacter';
 import { useTitle } from '../../parts/useTitle';
+import { OneStop } from '../../shared/keys/OneStop';
 
 /** The cast on the left, the model sheet of one character on the right. */
 export function CastView() {
@@ -52,17 +53,17 @@ export function CastView() {
       </>
     );
   return (
-    <div className="grid h-full grid-cols-[188px_minmax(0,1fr)]">
+    <div className="parts grid h-full grid-cols-[188px_minmax(0,1fr)]">
       <h1 className="sr-only">Cast: {character.name}</h1>
       <aside aria-label="Cast" className="flex min-h-0 flex-col gap-2 overflow-auto border-r border-line bg-paper p-3">
         <Button className="flex items-center justify-center gap-1.5" onClick={() => setMaking(true)}>
           <Plus size={16} aria-hidden /> New character
         </Button>
-        <ul className="flex flex-col gap-2">
+        <OneStop role="list" className="flex flex-col gap-2">
           {cast!.map((c) => (
             <Card key={c.id} character={c} chosen={c.id === character.id} onOpen={() => void go(`/cast/${c.id}`)} />
           ))}
-        </ul>
+        </OneStop>
       </aside>
       <CharacterSheet key={character.id} character={character} />
       {dialog}

@@ -31,8 +31,12 @@ export function CharacterSheet({ character: c }: { character: Character }) {
   const slot = (item: Character['items'][number]) => shownIn(item, references.get(item.referenceId));
   const set = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ item: c, change: fields });
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
-      <section aria-label="Pictures of the character" className="flex min-h-0 flex-col bg-booth">
+    <div className="parts grid min-h-0 grid-cols-[minmax(0,1fr)_332px]">
+      <section
+        aria-label="Pictures of the character"
+        data-main="Pictures of the character"
+        className="flex min-h-0 flex-col bg-booth"
+      >
         <header className="flex items-center gap-3 border-b border-line bg-paper px-4 py-2">
           <div className="min-w-0 flex-1">
             <Editable
@@ -122,7 +126,7 @@ function SheetReadings({ character: c, reading, onSet }: ReadingsProps) {
 }
 
 const NoPictureYet = () => (
-  <p className="p-6 text-center text-white">Add a picture: a half figure from the front is the best beginning.</p>
+  <p className="p-6 text-center text-caption">Add a picture: a half figure from the front is the best beginning.</p>
 );
 
 function Agreement({ reading }: { reading: NonNullable<ReturnType<typeof useCharacterReading>['data']> }) {
@@ -185,7 +189,7 @@ function SheetPicture({ reference: r, slot, odd, onSlot, onRemove }: PictureProp
           <Trash2 size={14} aria-hidden />
         </button>
       </div>
-      {odd && <p className="px-1.5 pb-1 text-sm text-cinnabar">does not agree with the others</p>}
+      {odd && <p className="px-1.5 pb-1 text-sm text-signal">does not agree with the others</p>}
     </li>
   );
 }

@@ -64,7 +64,7 @@ export function HeightLine({ character: c, cast, onCorrect }: Props) {
             type="button"
             aria-pressed={!!said}
             aria-label={said ? 'Let the height follow the description again' : 'Hold the height as it is'}
-            className={`grid size-6 place-items-center rounded ${said ? 'text-cinnabar' : 'text-muted hover:text-ink'}`}
+            className={`grid size-6 place-items-center rounded ${said ? 'text-signal' : 'text-muted hover:text-ink'}`}
             onClick={() => onCorrect(said ? others : [...others, { name: 'height', number: c.height }])}
           >
             {said ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}

@@ -40,7 +40,7 @@ export function NewCharacter({
   return (
     <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/50" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-scrim/50" />
         <Dialog.Content
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 flex w-[min(46rem,92vw)] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 rounded-2xl border border-line bg-paper p-6 shadow-2xl"

@@ -33,7 +33,7 @@ export function Outfits({ name, outfits, onChange }: Props) {
     onChange(outfits.map((o, at) => (at === k ? { ...o, ...fields } : o)));
   return (
     <section aria-label="Outfits" className="mt-5 flex flex-col gap-2">
-      <header className="flex items-center gap-3 text-white">
+      <header className="flex items-center gap-3 text-caption">
         <h2 className="font-title text-lg font-semibold">Outfits</h2>
         <p className="min-w-0 flex-1">
           {outfits.length
@@ -117,7 +117,7 @@ function OutfitCard({ outfit: { name, wears, pictures }, taken, onPut, onRemove 
 function NotKnown({ wears }: { wears: string }) {
   const { unheard } = understand(wearing(wears));
   if (!unheard.length) return null;
-  return <p className="text-sm text-cinnabar">Not drawn: {unheard.map((s) => s.text).join(', ')}.</p>;
+  return <p className="text-sm text-signal">Not drawn: {unheard.map((s) => s.text).join(', ')}.</p>;
 }
 
 interface PicturesProps {

@@ -65,7 +65,7 @@ const Rows = ({ traits, set, free }: RowsProps) => (
           type="button"
           aria-pressed={!!t.locked}
           aria-label={t.locked ? `Let ${t.name} be read from the pictures again` : `Hold ${t.name} as it is`}
-          className={`grid size-6 place-items-center rounded ${t.locked ? 'text-cinnabar' : 'text-muted hover:text-ink'}`}
+          className={`grid size-6 place-items-center rounded ${t.locked ? 'text-signal' : 'text-muted hover:text-ink'}`}
           onClick={() => (t.locked ? free(t.name) : set(t))}
         >
           {t.locked ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}

@@ -2,7 +2,7 @@ import type { Character } from '../../api/sheets';
 import { useTraitTally } from '../../api/sheets';
 
 const BY = {
-  words: 'the words say it',
+  words: 'the prompt says it',
   reference: 'as its pictures',
   neither: 'came by itself',
 } as const;

@@ -24,8 +24,8 @@ export function CompareView() {
   if (!takes.length) return <NothingToCompare />;
   const chosen = takes.find((t) => t.id === search.get('marked')) ?? takes[takes.length - 1];
   return (
-    <div className="grid h-full grid-cols-[minmax(0,1fr)_304px]">
-      <section aria-label="Compared takes" className="flex min-h-0 flex-col bg-booth">
+    <div className="parts grid h-full grid-cols-[minmax(0,1fr)_304px]">
+      <section aria-label="Compared takes" data-main="Compared takes" className="flex min-h-0 flex-col bg-booth">
         <div className="min-h-0 flex-1 px-4 pt-4">
           <ComparePictures
             mode={mode}
@@ -37,7 +37,7 @@ export function CompareView() {
             }))}
           />
         </div>
-        <div className="flex items-center gap-3 px-4 py-2 text-white">
+        <div className="flex items-center gap-3 px-4 py-2 text-caption">
           <CompareModes mode={mode} onMode={(m) => set('mode', m)} />
           {takes.length > 2 && mode !== 'beside' && <span className="text-sm">A and B are compared</span>}
         </div>

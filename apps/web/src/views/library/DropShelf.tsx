@@ -65,7 +65,7 @@ export function DropShelf({ children }: { children: ReactNode }) {
       onDragEnd={end}
       onDragCancel={() => setDragged(undefined)}
     >
-      <div className="grid h-full grid-cols-[188px_minmax(0,1fr)_312px]">{children}</div>
+      <div className="parts grid h-full grid-cols-[188px_minmax(0,1fr)_312px]">{children}</div>
       {dragged && (
         <div className="absolute inset-x-0 bottom-0 z-30 flex flex-wrap justify-center gap-2 border-t border-line bg-paper p-3 shadow-2xl">
           <Target id="bench" name="Onto the bench" sign="words" />

@@ -8,6 +8,7 @@ import { KindSign } from '../../parts/KindSign';
 import { KINDS } from '../../theme/kinds';
 import type { LibraryState } from './useLibraryState';
 import { Slider } from '../../shared/forms/Slider';
+import { OneStop } from '../../shared/keys/OneStop';
 
 const RIGHTS = ['own work', 'licensed', 'supplied by client', 'personal use only', 'not cleared'] as const;
 const STATES = [
@@ -82,7 +83,7 @@ function ColourFacet({ state: { search, set } }: { state: LibraryState }) {
   return (
     <section className="mb-5">
       <h2 className="mb-1.5 px-1 text-sm font-semibold text-muted">Colour</h2>
-      <div className="grid grid-cols-6 gap-1 px-1">
+      <OneStop role="group" aria-label="Colours" className="grid grid-cols-6 gap-1 px-1">
         {COLOURS.map((c) => (
           <button
             key={c}
@@ -94,7 +95,7 @@ function ColourFacet({ state: { search, set } }: { state: LibraryState }) {
             style={{ background: c }}
           />
         ))}
-      </div>
+      </OneStop>
       {search.get('colour') && (
         <div className="mt-2 flex items-center gap-2 px-1 text-sm text-muted">
           how near
@@ -207,7 +208,7 @@ function Facet({ title, children }: { title: string; children: ReactNode }) {
   return (
     <section className="mb-5">
       <h2 className="mb-1 px-1 text-sm font-semibold text-muted">{title}</h2>
-      <ul>{children}</ul>
+      <OneStop role="list">{children}</OneStop>
     </section>
   );
 }

@@ -3,7 +3,7 @@ import type { Reference } from '../../api/client';
 import { useCorrect } from '../../api/references';
 import { Button } from '../../parts/Button';
 import { MaskPainter } from '../../shared/mask/MaskPainter';
-import { HUES } from '../../theme/kinds';
+import { paintOf } from '../../theme/colours';
 
 /** Sets right by brush who is figure and what is ground; who the picture shows is read anew after it. */
 export function FigureMask({ reference: r }: { reference: Reference }) {
@@ -27,7 +27,7 @@ export function FigureMask({ reference: r }: { reference: Reference }) {
           picture={{ url: r.sourceUrl, alt: r.alt }}
           aspect={r.width / r.height}
           mask={r.matte ? { content: r.matte, invert: false, feather: 0 } : undefined}
-          hue={HUES[r.kind]}
+          hue={paintOf(r.kind)}
           plain
           onSave={({ content }) => correct(r, { matte: content })}
           onClear={byHand ? () => correct(r, { matte: '' }) : undefined}

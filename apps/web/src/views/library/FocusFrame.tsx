@@ -18,7 +18,7 @@ export function FocusFrame({ reference: r, focus }: { reference: Reference; focu
       <img src={r.sourceUrl} alt={r.alt} draggable={false} className="block w-full" />
       <div
         aria-hidden
-        className="pointer-events-none absolute inset-0 bg-ink/55"
+        className="pointer-events-none absolute inset-0 bg-scrim/55"
         style={{
           clipPath: `polygon(evenodd, 0 0, 100% 0, 100% 100%, 0 100%, 0 0, ${percent(shown.left)} ${percent(shown.top)}, ${percent(shown.right)} ${percent(shown.top)}, ${percent(shown.right)} ${percent(shown.bottom)}, ${percent(shown.left)} ${percent(shown.bottom)}, ${percent(shown.left)} ${percent(shown.top)})`,
         }}

@@ -29,7 +29,7 @@ export function LargeLook({
           onClick={() => onGo(undefined)}
         >
           {reference && <img src={reference.sourceUrl} alt={reference.alt} className="h-full w-full object-contain" />}
-          <Dialog.Title className="pt-3 text-center font-title text-xl text-white">
+          <Dialog.Title className="pt-3 text-center font-title text-xl text-caption">
             {reference?.title ?? 'Picture'}
           </Dialog.Title>
         </Dialog.Content>

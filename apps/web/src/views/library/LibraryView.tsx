@@ -37,7 +37,7 @@ export function LibraryView() {
     <DropShelf>
       <h1 className="sr-only">Library</h1>
       <Facets found={found} state={state} />
-      <section aria-label="Pictures" className="flex min-h-0 flex-col bg-booth">
+      <section aria-label="Pictures" data-main="Pictures" className="flex min-h-0 flex-col bg-booth">
         <div className="flex gap-2 p-3 pb-2">
           <WordSearch state={state} />
           <select
@@ -78,7 +78,7 @@ export function LibraryView() {
           )}
         </div>
         {found && (
-          <p role="status" className="figures px-3 py-1 text-sm text-white">
+          <p role="status" className="figures px-3 py-1 text-sm text-caption">
             {found.total === found.all ? `${found.total} pictures` : `${found.total} of ${found.all} pictures`}
             {selected.length > 1 ? `, ${selected.length} chosen` : ''}
           </p>

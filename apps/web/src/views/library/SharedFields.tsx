@@ -62,7 +62,7 @@ export function Marks({ ids, references }: Props) {
         aria-pressed={favourite}
         aria-label="Favourite"
         onClick={() => change.mutate({ ids, change: { favourite: !favourite } })}
-        className={`ml-auto rounded border p-1 ${favourite ? 'border-cinnabar text-cinnabar' : 'border-line text-muted hover:border-edge'}`}
+        className={`ml-auto rounded border p-1 ${favourite ? 'border-cinnabar text-signal' : 'border-line text-muted hover:border-edge'}`}
       >
         <Heart size={16} fill={favourite ? 'currentColor' : 'none'} aria-hidden />
       </button>

@@ -2,7 +2,8 @@ import { Chart as ChartJs, LinearScale, PointElement, Tooltip } from 'chart.js';
 import { Scatter } from 'react-chartjs-2';
 import type { Reference } from '../../api/client';
 import type { LookReading } from '../../api/sheets';
-import { HUES } from '../../theme/kinds';
+import { paintOf } from '../../theme/colours';
+import { useLight } from '../../theme/lighting';
 
 ChartJs.register(LinearScale, PointElement, Tooltip);
 
@@ -14,6 +15,8 @@ export function ClosenessMap({
   reading: LookReading;
   references: ReadonlyMap<string, Reference>;
 }) {
+  // charts know no custom properties: drawn anew in another light
+  useLight();
   const title = (id: string) => references.get(id)?.title ?? 'a picture';
   const strange = (id: string) => reading.stranger === id;
   return (
@@ -29,7 +32,9 @@ export function ClosenessMap({
                 data: reading.map.map(({ x, y }) => ({ x, y })),
                 pointRadius: reading.map.map((p) => (strange(p.referenceId) ? 8 : 5)),
                 pointStyle: reading.map.map((p) => (strange(p.referenceId) ? 'rectRot' : 'circle')),
-                backgroundColor: reading.map.map((p) => (strange(p.referenceId) ? '#bf3d27' : HUES.style)),
+                backgroundColor: reading.map.map((p) =>
+                  strange(p.referenceId) ? paintOf('cinnabar') : paintOf('style'),
+                ),
               },
             ],
           }}
@@ -48,8 +53,8 @@ export function ClosenessMap({
               },
             },
             scales: {
-              x: { min: -1.15, max: 1.15, ticks: { display: false }, grid: { color: '#ece7dc' } },
-              y: { min: -1.15, max: 1.15, ticks: { display: false }, grid: { color: '#ece7dc' } },
+              x: { min: -1.15, max: 1.15, ticks: { display: false }, grid: { color: paintOf('shade') } },
+              y: { min: -1.15, max: 1.15, ticks: { display: false }, grid: { color: paintOf('shade') } },
             },
           }}
         />

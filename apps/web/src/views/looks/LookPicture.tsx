@@ -39,7 +39,7 @@ export function LookPicture({
             <Trash2 size={14} aria-hidden />
           </button>
         </div>
-        {stranger && <p className="text-sm text-cinnabar">A stranger here: {stranger.toFixed(1)} times as far off</p>}
+        {stranger && <p className="text-sm text-signal">A stranger here: {stranger.toFixed(1)} times as far off</p>}
         <div className="flex items-center gap-2 text-sm text-muted">
           <Slider
             label={`Weight of ${r.title}`}

@@ -23,8 +23,12 @@ export function LookSheet({ look }: { look: Look }) {
   const weigh = useWeighInfluences();
   const setItems = (items: Look['items']) => change.mutate({ item: look, change: { items } });
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_312px]">
-      <section aria-label="Pictures of the look" className="flex min-h-0 flex-col bg-booth">
+    <div className="parts grid min-h-0 grid-cols-[minmax(0,1fr)_312px]">
+      <section
+        aria-label="Pictures of the look"
+        data-main="Pictures of the look"
+        className="flex min-h-0 flex-col bg-booth"
+      >
         <Head
           look={look}
           onAdd={(ids) => setItems([...look.items, ...ids.map((referenceId) => ({ referenceId, weight: 1 }))])}

@@ -11,6 +11,7 @@ import { EmptyState } from '../../parts/EmptyState';
 import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { LookSheet } from './LookSheet';
 import { useTitle } from '../../parts/useTitle';
+import { OneStop } from '../../shared/keys/OneStop';
 
 /** All looks on the left, the sheet of one on the right. */
 export function LooksView() {
@@ -39,17 +40,17 @@ export function LooksView() {
       </EmptyState>
     );
   return (
-    <div className="grid h-full grid-cols-[188px_minmax(0,1fr)]">
+    <div className="parts grid h-full grid-cols-[188px_minmax(0,1fr)]">
       <h1 className="sr-only">Looks: {look.name}</h1>
       <aside aria-label="Looks" className="flex min-h-0 flex-col gap-2 overflow-auto border-r border-line bg-paper p-3">
         <Button className="flex items-center justify-center gap-1.5" onClick={begin}>
           <Plus size={16} aria-hidden /> New look
         </Button>
-        <ul className="flex flex-col gap-2">
+        <OneStop role="list" className="flex flex-col gap-2">
           {looks!.map((l) => (
             <LookCard key={l.id} look={l} chosen={l.id === look.id} onOpen={() => void go(`/looks/${l.id}`)} />
           ))}
-        </ul>
+        </OneStop>
       </aside>
       <LookSheet key={look.id} look={look} />
     </div>

@@ -17,7 +17,7 @@ export function FrameStrip({ frames, aspect, at, hold, onShow }: Props) {
     document.getElementById(`frame-${at}`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [at]);
   return (
-    <ul aria-label="Frames" className="flex shrink-0 gap-1 overflow-x-auto bg-ink/85 px-4 py-2.5">
+    <ul aria-label="Frames" className="flex shrink-0 gap-1 overflow-x-auto bg-scrim/85 px-4 py-2.5">
       {frames.map((f, k) => (
         <Small
           key={`${k} ${f.takeId}`}

@@ -18,12 +18,12 @@ interface Props {
 /** Plays and stops a sequence, goes to a frame, and says how fast. */
 export function PlayerBar({ at, count, rate, playing, onPlay, onShow, onRate }: Props) {
   return (
-    <div className="flex items-center gap-3 bg-ink/85 px-4 pt-2 text-white">
+    <div className="flex items-center gap-3 bg-scrim/85 px-4 pt-2 text-white">
       <button
         type="button"
         aria-label={playing ? 'Stop' : 'Play'}
         onClick={() => onPlay(!playing)}
-        className="rounded-full bg-white p-2 text-ink"
+        className="rounded-full bg-card p-2 text-ink"
       >
         {playing ? <Pause size={16} aria-hidden /> : <Play size={16} aria-hidden />}
       </button>
@@ -46,7 +46,7 @@ export function PlayerBar({ at, count, rate, playing, onPlay, onShow, onRate }: 
           aria-label="Frames a second"
           value={rate}
           onChange={(e) => onRate(e.target.value)}
-          className="rounded bg-white px-1.5 py-1 text-ink"
+          className="rounded bg-card px-1.5 py-1 text-ink"
         >
           {RATES.map((r) => (
             <option key={r}>{r}</option>

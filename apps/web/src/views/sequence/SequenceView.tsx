@@ -63,7 +63,7 @@ function Player({ sequence }: { sequence: Sequence }) {
   });
   return (
     <div className="grid h-full min-h-0 grid-cols-[minmax(0,1fr)_280px]">
-      <section aria-label="Frames" className="flex min-h-0 min-w-0 flex-col bg-booth">
+      <section aria-label="Frames" data-main="Frames" className="flex min-h-0 min-w-0 flex-col bg-booth">
         <Stage frame={present} alt={`Frame ${at + 1} of ${frames.length}: ${sequence.prompt}`} />
         <PlayerBar
           at={at}
@@ -155,7 +155,7 @@ function Stage({ frame, alt }: { frame: Sequence['free'][number] | undefined; al
           className="absolute inset-4 h-[calc(100%-2rem)] w-[calc(100%-2rem)] object-contain"
         />
       ) : (
-        <p className="text-white">{frame?.error ?? 'This frame is queued.'}</p>
+        <p className="text-caption">{frame?.error ?? 'This frame is queued.'}</p>
       )}
     </div>
   );

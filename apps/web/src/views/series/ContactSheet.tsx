@@ -46,6 +46,7 @@ export function ContactSheet({ shots, zoom, onMove, ...context }: Props) {
       <div
         ref={box}
         data-testid="contact-sheet"
+        data-main="Shots"
         className={`bg-booth px-4 pt-2 pb-3 ${single ? 'overflow-x-auto overflow-y-hidden' : 'h-full overflow-y-auto'}`}
       >
         {single ? (

@@ -2,8 +2,10 @@ import { arrivalText } from '@urbild/core';
 import { Filler, Chart as Base } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import type { Consistency, MixInfluence, Shot } from '../../api/client';
-import { ARRIVAL_OPTIONS, arrivalCurve } from '../../parts/arrivalChart';
+import { ARRIVAL_TOOLTIP, arrivalCurve, arrivalOptions } from '../../parts/arrivalChart';
+import { paintOf } from '../../theme/colours';
 import { HUES } from '../../theme/kinds';
+import { useLight } from '../../theme/lighting';
 import type { Lookup } from '../../shared/mix/lookup';
 import { arrivalAt, fallOf, lead, usualBand } from './shots';
 
@@ -23,9 +25,11 @@ interface Props {
 
 /** Arrival of every influence over a row of shots; shots that fall out stand out. */
 export function DriftChart({ shots, all, influences, consistency, lookup, height }: Props) {
+  // charts know no custom properties: drawn anew in another light
+  useLight();
   const acting = influences.filter((i) => i.on && i.weight > 0);
   const curves = acting.map((i, k) => {
-    const colour = HUES[lookup.hue(i)];
+    const colour = paintOf(lookup.hue(i));
     const out = shots.map((s) => fallOf(s, consistency)?.influenceId === i.id);
     return {
       ...arrivalCurve(
@@ -35,8 +39,8 @@ export function DriftChart({ shots, all, influences, consistency, lookup, height
         k % 2 ? [6, 4] : [],
       ),
       pointRadius: out.map((o) => (o ? 7 : 3.5)),
-      pointBackgroundColor: out.map((o) => (o ? '#bf3d27' : colour)),
-      pointBorderColor: out.map((o) => (o ? '#bf3d27' : colour)),
+      pointBackgroundColor: out.map((o) => (o ? paintOf('cinnabar') : colour)),
+      pointBorderColor: out.map((o) => (o ? paintOf('cinnabar') : colour)),
     };
   });
   const bands = acting.flatMap((i, k) => {
@@ -48,7 +52,7 @@ export function DriftChart({ shots, all, influences, consistency, lookup, height
       borderWidth: 0,
       pointRadius: 0,
       pointHitRadius: 0,
-      backgroundColor: `${HUES[lookup.hue(i)]}1f`,
+      backgroundColor: `${paintOf(lookup.hue(i))}1f`,
       fill,
       order: 10 + k,
     });
@@ -66,10 +70,9 @@ export function DriftChart({ shots, all, influences, consistency, lookup, height
         aria-label={`Arrival over the shots. ${said}`}
         data={{ labels: shots.map((s) => s.title), datasets: [...curves, ...bands] as never }}
         options={{
-          ...ARRIVAL_OPTIONS,
+          ...arrivalOptions(),
           plugins: {
-            ...ARRIVAL_OPTIONS.plugins,
-            tooltip: { ...ARRIVAL_OPTIONS.plugins?.tooltip, filter: (t) => !!t.dataset.label },
+            tooltip: { ...ARRIVAL_TOOLTIP, filter: (t) => !!t.dataset.label },
           },
         }}
       />

@@ -26,7 +26,7 @@ export function FallsOutBox({ fall, shot, acts }: { fall: FallsOut; shot: Shot; 
   return (
     <section aria-label="Falls out" className="border-l-3 border-cinnabar bg-blush px-3 py-2.5">
       <p>
-        <strong className="text-cinnabar">
+        <strong className="text-signal">
           Falls out: {WHAT[fall.aspect]} of {fall.name}
           {fall.arrival === undefined ? '' : ` ${told(fall.arrival)}`}.
         </strong>{' '}

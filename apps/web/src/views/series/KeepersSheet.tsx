@@ -6,7 +6,7 @@ export function KeepersSheet({ series, onOpen }: { series: Series; onOpen: (id: 
   const shots = series.shots.filter((s) => !s.skipped);
   return (
     <section aria-label="The sheet of keepers" className="min-h-0 flex-1 overflow-y-auto bg-booth p-6">
-      <ul className="mx-auto grid max-w-6xl grid-cols-4 gap-x-5 gap-y-6 bg-white p-8 shadow-2xl">
+      <ul className="mx-auto grid max-w-6xl grid-cols-4 gap-x-5 gap-y-6 bg-card p-8 text-ink shadow-2xl">
         {shots.map((shot, k) => {
           const take = lead(shot);
           return (

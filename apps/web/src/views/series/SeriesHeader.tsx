@@ -18,7 +18,6 @@ interface Props {
   readonly acts: SeriesActs;
   /** Shots that are picked for an action; all when empty. */
   readonly picked: readonly string[];
-  readonly onPaste: () => void;
   readonly onSwap: (influence: string) => void;
   readonly onTune: () => void;
   readonly onSolve: () => void;
@@ -175,7 +174,7 @@ function Queue({ series: { queue, paused }, acts }: { series: Series; acts: Seri
   );
 }
 
-function RenderMenu({ series, acts, picked, onPaste, onTune, onSolve }: Props) {
+function RenderMenu({ series, acts, picked, onTune, onSolve }: Props) {
   const stale = series.shots.filter((s) => s.stale.length && !s.skipped).length;
   const some = picked.length > 1;
   const shotIds = some ? [...picked] : undefined;
@@ -220,9 +219,6 @@ function RenderMenu({ series, acts, picked, onPaste, onTune, onSolve }: Props) {
               Prints{of || ' of all shots'}
             </DropdownMenu.Item>
             <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={ITEM} onSelect={onPaste}>
-              Add shots from lines or a table
-            </DropdownMenu.Item>
             <DropdownMenu.Item className={ITEM} disabled={!picked.length} onSelect={onTune}>
               Tune a weight over {picked.length > 1 ? `these ${picked.length} shots` : 'some shots'}
             </DropdownMenu.Item>

@@ -51,7 +51,6 @@ export function Sheet({ series, all, onNew }: Props) {
         lookup={lookup}
         acts={acts}
         picked={[...picked]}
-        onPaste={() => setDialog('paste')}
         onSwap={(id) => setDialog({ swap: id })}
         onTune={() => setDialog('tune')}
         onSolve={() => setDialog('solve')}
@@ -66,6 +65,7 @@ export function Sheet({ series, all, onNew }: Props) {
             filter={sheet.filter}
             onFilter={(f) => set({ show: f === 'all' ? undefined : f })}
             onZoom={(z) => set({ zoom: z })}
+            onAdd={() => setDialog('paste')}
           />
           <Shots {...{ series, consistency, lookup, acts, sheet, mark }} onPaste={() => setDialog('paste')} />
         </>

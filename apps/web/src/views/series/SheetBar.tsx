@@ -1,4 +1,6 @@
+import { Plus } from 'lucide-react';
 import type { Consistency, MixInfluence, Series } from '../../api/client';
+import { Button } from '../../parts/Button';
 import type { Lookup } from '../../shared/mix/lookup';
 import { DriftLegend } from './DriftChart';
 import { FILTERS, filtered, ZOOMS, type Filter, type Zoom } from './shots';
@@ -13,15 +15,21 @@ interface Props {
   readonly zoom: Zoom;
   readonly onFilter: (filter: Filter) => void;
   readonly onZoom: (zoom: Zoom) => void;
+  readonly onAdd: () => void;
 }
 
 /** What the curves mean, which shots are shown, and how close. */
-export function SheetBar({ series, consistency, lookup, filter, zoom, onFilter, onZoom }: Props) {
+export function SheetBar({ series, consistency, lookup, filter, zoom, onFilter, onZoom, onAdd }: Props) {
   const counts = (f: Filter) => (f === 'all' ? series.shots.length : filtered(series.shots, f, consistency).length);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-1 px-4 pb-1.5">
       <DriftLegend influences={series.influences as MixInfluence[]} lookup={lookup} />
       <div className="ml-auto flex items-center gap-3">
+        {series.shots.length > 0 && (
+          <Button className="flex items-center gap-1 py-1! text-sm" onClick={onAdd}>
+            <Plus size={14} aria-hidden /> Add shots
+          </Button>
+        )}
         <label className="flex items-center gap-1.5 text-sm">
           Show
           <select

@@ -185,13 +185,13 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
             ? attempt.trial!.label
             : attempt.status === 'failed'
               ? (attempt.error ?? 'it failed')
-              : `${attempt.trial!.label} · ${progress ? percent(progress.fraction) : 'waits'}`,
+              : `${attempt.trial!.label} · ${progress ? percent(progress.fraction) : 'queued'}`,
       }
     : { url: take?.control?.pictureUrl, name: 'Control', note: 'the same without references' };
   const shown = take?.pictureUrl ?? progress?.preview;
   if (!shown)
     return (
-      <p className="grid min-h-0 flex-1 place-content-center p-6 text-center text-white">
+      <p className="grid min-h-0 flex-1 place-content-center p-6 text-center text-caption">
         {next
           ? progress
             ? `${progress.step}, ${percent(progress.fraction)}`
@@ -208,7 +208,7 @@ function Table({ shot, take, attempt }: { shot: Shot; take: ShotTake | undefined
       {beside.url ? (
         <Picture url={beside.url} alt={`${beside.name}: ${beside.note}`} name={beside.name} note={beside.note} />
       ) : (
-        <p className="grid place-content-center text-sm text-white">{attempt ? beside.note : ''}</p>
+        <p className="grid place-content-center text-sm text-caption">{attempt ? beside.note : ''}</p>
       )}
     </div>
   );
@@ -218,7 +218,7 @@ function Picture({ url, alt, name, note }: { url: string; alt: string; name: str
   return (
     <figure className="flex min-h-0 min-w-0 flex-col">
       <img src={url} alt={alt} className="min-h-0 object-contain object-left-top" />
-      <figcaption className="truncate pt-1 text-sm text-white">
+      <figcaption className="truncate pt-1 text-sm text-caption">
         <strong>{name}</strong> {note}
       </figcaption>
     </figure>

@@ -56,7 +56,7 @@ export const ShotTile = memo(function ShotTile({
         {...listeners}
         onClick={(e) => onChoose(shot.id, e)}
         onDoubleClick={() => onOpen(shot.id)}
-        className={`relative block w-full bg-black/15 outline-offset-2 ${chosen ? 'outline-3 outline-cinnabar' : picked ? 'outline-2 outline-white' : ''} ${isOver ? 'ring-2 ring-white' : ''} ${shot.skipped ? 'opacity-40' : ''}`}
+        className={`relative block w-full bg-black/15 outline-offset-2 ${chosen ? 'outline-3 outline-cinnabar' : picked ? 'outline-2 outline-caption' : ''} ${isOver ? 'ring-2 ring-white' : ''} ${shot.skipped ? 'opacity-40' : ''}`}
         style={{ aspectRatio: shown ? shown.width / shown.height : 1.5 }}
       >
         {picture ? (
@@ -69,14 +69,14 @@ export const ShotTile = memo(function ShotTile({
             className={`h-full w-full object-cover ${take ? 'arrive' : ''}`}
           />
         ) : (
-          <span className="grid h-full place-content-center px-1 text-sm text-white">
-            {next ? 'waits' : 'not rendered'}
+          <span className="grid h-full place-content-center px-1 text-sm text-caption">
+            {next ? 'queued' : 'not rendered'}
           </span>
         )}
         <Signs keeper={!!take?.keeper} falls={!!fall} stale={stale} />
         {next && <UnderWay take={next} progress={progress} />}
       </button>
-      <div className="mt-1.5 text-white">
+      <div className="mt-1.5 text-caption">
         <div className={`truncate leading-tight font-semibold ${worded ? 'font-title text-lg' : 'text-sm'}`}>
           <span className="figures">{number}</span> {shot.title}
         </div>
@@ -101,7 +101,7 @@ function Signs({ keeper, falls, stale }: { keeper: boolean; falls: boolean; stal
         </span>
       ) : (
         stale && (
-          <span className="absolute top-1 right-1 rounded-full bg-card px-1.5 text-xs font-semibold text-cinnabar">
+          <span className="absolute top-1 right-1 rounded-full bg-card px-1.5 text-xs font-semibold text-signal">
             changed
           </span>
         )
@@ -115,7 +115,7 @@ function UnderWay({ take, progress }: { take: ShotTake; progress: Progress | und
     <span className="absolute inset-x-0 bottom-0 block bg-black/65 text-left text-xs text-white">
       <span className="block h-1 bg-white" style={{ width: `${(progress?.fraction ?? 0) * 100}%` }} />
       <span className="block truncate px-1.5 py-0.5">
-        {take.status === 'queued' ? 'waits' : `${progress?.step ?? 'begins'} ${percent(progress?.fraction ?? 0)}`}
+        {take.status === 'queued' ? 'queued' : `${progress?.step ?? 'begins'} ${percent(progress?.fraction ?? 0)}`}
       </span>
     </span>
   );

@@ -42,7 +42,7 @@ export function SwapView({ series, batch, acts }: { series: Series; batch: strin
         className="grid min-h-0 flex-1 grid-cols-2 gap-x-6 gap-y-4 overflow-y-auto p-4 xl:grid-cols-3"
       >
         {pairs.map(({ shot, before, after }) => (
-          <li key={shot.id} className="text-white">
+          <li key={shot.id} className="text-caption">
             <div className="grid grid-cols-2 gap-1">
               {before?.thumbnailUrl ? <img src={before.thumbnailUrl} alt={`${shot.title}, before`} /> : <span />}
               <After take={after} title={shot.title} />
@@ -61,6 +61,6 @@ function After({ take, title }: { take: ShotTake; title: string }) {
   return picture ? (
     <img src={picture} alt={`${title}, after`} className="w-full" />
   ) : (
-    <span className="grid place-content-center bg-black/20 text-sm">{take.error ?? 'waits'}</span>
+    <span className="grid place-content-center bg-black/20 text-sm">{take.error ?? 'queued'}</span>
   );
 }

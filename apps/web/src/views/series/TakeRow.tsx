@@ -60,7 +60,7 @@ function Small({
         aria-label={`Take: ${what}`}
         title={what}
         onClick={() => onTake(take.id)}
-        className={`relative block h-14 bg-black/20 ${chosen ? 'outline-2 outline-offset-2 outline-white' : ''} ${take.rejected ? 'opacity-45' : ''}`}
+        className={`relative block h-14 bg-black/20 ${chosen ? 'outline-2 outline-offset-2 outline-caption' : ''} ${take.rejected ? 'opacity-45' : ''}`}
         style={{ aspectRatio: take.width / take.height }}
       >
         {picture && <img src={picture} alt="" className="h-full w-full object-cover" />}
@@ -70,9 +70,9 @@ function Small({
           </span>
         )}
         {take.rejected && <CrossedOut />}
-        {tried && <span className="absolute inset-x-0 bottom-0 bg-ink/80 text-center text-xs text-white">tried</span>}
+        {tried && <span className="absolute inset-x-0 bottom-0 bg-scrim/80 text-center text-xs text-white">tried</span>}
         {take.rating > 0 && (
-          <span className="absolute right-0.5 bottom-0.5 rounded bg-ink/75 text-white">
+          <span className="absolute right-0.5 bottom-0.5 rounded bg-scrim/75 text-white">
             <Strokes count={take.rating} size={16} />
           </span>
         )}

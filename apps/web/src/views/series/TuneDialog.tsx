@@ -72,7 +72,7 @@ export function TuneDialog({
       {strip?.shots ? (
         <Table strip={strip} influence={influence} onUse={use} />
       ) : (
-        <p className="grid flex-1 place-content-center bg-booth text-white">
+        <p className="grid flex-1 place-content-center bg-booth text-caption">
           Each column will be these shots with one weight: judge it where it matters.
         </p>
       )}
@@ -120,7 +120,7 @@ function Table({ strip, influence, onUse }: { strip: Strip; influence: string; o
   };
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-booth p-4">
-      <table className="w-full border-separate border-spacing-2 text-white">
+      <table className="w-full border-separate border-spacing-2 text-caption">
         <thead>
           <tr>
             <th scope="col" className="sr-only">
@@ -164,6 +164,6 @@ function Cell({ take, alt }: { take: Take | undefined; alt: string }) {
   return picture ? (
     <img src={picture} alt={alt} className="w-full" />
   ) : (
-    <span className="grid aspect-[3/2] place-content-center bg-black/20 text-sm">{take?.error ?? 'waits'}</span>
+    <span className="grid aspect-[3/2] place-content-center bg-black/20 text-sm">{take?.error ?? 'queued'}</span>
   );
 }

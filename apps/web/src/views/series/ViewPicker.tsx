@@ -85,7 +85,7 @@ function Window({
       }}
     >
       <span
-        className={`figures absolute ${mark === '1' ? 'top-1 left-1 bg-white text-ink' : 'right-1 bottom-1 bg-cinnabar text-white'} px-1.5 text-xs font-semibold`}
+        className={`figures absolute ${mark === '1' ? 'top-1 left-1 bg-card text-ink' : 'right-1 bottom-1 bg-cinnabar text-white'} px-1.5 text-xs font-semibold`}
       >
         {name}
       </span>

@@ -107,7 +107,7 @@ describe('a contact sheet', () => {
         aShot({ id: 's2', title: 'Two', takes: [grows], skipped: true }),
       ]),
     );
-    expect(await tile(/^Shot 1: One \(queued\)$/)).toHaveTextContent('waits');
+    expect(await tile(/^Shot 1: One \(queued\)$/)).toHaveTextContent('queued');
     expect(await tile(/^Shot 2: Two \(is rendered; skipped\)$/)).toHaveTextContent('begins 0 %');
   });
 
@@ -219,7 +219,7 @@ describe('a swap that is tried', () => {
     await waitFor(() => expect(swap).toHaveTextContent(told));
     expect(screen.getByAltText('Page 1, before')).toHaveAttribute('src', '/small/1');
     expect(screen.getByAltText('Page 1, after')).toHaveAttribute('src', '/after/1');
-    expect(screen.getByText('waits')).toBeVisible();
+    expect(screen.getByText('queued')).toBeVisible();
     expect(screen.getByRole('button', { name: 'Keep the swap' })).toBeDisabled();
     await userEvent.click(screen.getByRole('button', { name: 'Leave it as it was' }));
     await waitFor(() => expect(asked.some((a) => a.method === 'DELETE')).toBe(true));

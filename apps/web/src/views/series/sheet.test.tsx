@@ -11,7 +11,7 @@ import { noted } from '../../test/notedActs';
 const TRIAL = { kind: 'remedy' as const, batch: 'b', label: 'Bring Ilse nearer', kept: false };
 
 describe('the head of a series', () => {
-  const on = { paste: jest.fn(), swap: jest.fn(), tune: jest.fn(), solve: jest.fn(), make: jest.fn() };
+  const on = { swap: jest.fn(), tune: jest.fn(), solve: jest.fn(), make: jest.fn() };
   beforeEach(() => Object.values(on).forEach((f) => f.mockClear()));
   function header(series: Series, picked: string[] = [], consistency?: Consistency) {
     answers({ 'GET /api/v1/mixes/{id}/versions': [{ number: 2 }, { number: 1 }] });
@@ -24,7 +24,6 @@ describe('the head of a series', () => {
         lookup={lookup}
         acts={acts}
         picked={picked}
-        onPaste={on.paste}
         onSwap={on.swap}
         onTune={on.tune}
         onSolve={on.solve}

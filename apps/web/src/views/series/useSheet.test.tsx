@@ -80,7 +80,7 @@ describe('what is on the screen', () => {
 });
 
 test('the bar says how many shots each choice shows, and how close one is', async () => {
-  const [onFilter, onZoom] = [jest.fn(), jest.fn()];
+  const [onFilter, onZoom, onAdd] = [jest.fn(), jest.fn(), jest.fn()];
   show(
     <SheetBar
       series={series()}
@@ -90,6 +90,7 @@ test('the bar says how many shots each choice shows, and how close one is', asyn
       zoom="row"
       onFilter={onFilter}
       onZoom={onZoom}
+      onAdd={onAdd}
     />,
   );
   const choices = screen.getAllByRole('option').map((o) => o.textContent);
@@ -99,6 +100,8 @@ test('the bar says how many shots each choice shows, and how close one is', asyn
   expect(screen.getByRole('radio', { name: 'One row' })).toBeChecked();
   await userEvent.click(screen.getByRole('radio', { name: 'As a sheet' }));
   expect(onZoom).toHaveBeenCalledWith('keepers');
+  await userEvent.click(screen.getByRole('button', { name: 'Add shots' }));
+  expect(onAdd).toHaveBeenCalledTimes(1);
 });
 
 test.each([

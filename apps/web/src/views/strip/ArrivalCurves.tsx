@@ -1,8 +1,9 @@
 import { arrivalText } from '@urbild/core';
 import { Line } from 'react-chartjs-2';
 import type { MixInfluence, Take } from '../../api/client';
-import { arrivalCurve, ARRIVAL_OPTIONS } from '../../parts/arrivalChart';
-import { HUES } from '../../theme/kinds';
+import { arrivalCurve, arrivalOptions } from '../../parts/arrivalChart';
+import { paintOf } from '../../theme/colours';
+import { useLight } from '../../theme/lighting';
 import type { Lookup } from '../../shared/mix/lookup';
 import { curveOf } from './cells';
 
@@ -15,15 +16,17 @@ interface Props {
 
 /** Arrival of every influence, and what is left of the words, over the cells of a strip: each point under its cell. */
 export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
+  // charts know no custom properties: drawn anew in another light
+  useLight();
   const curves = [
     ...influences.map((i, k) => ({
       id: i.id,
       name: lookup.name(i),
-      hue: HUES[lookup.hue(i)],
+      hue: paintOf(lookup.hue(i)),
       dash: k % 2 ? [6, 4] : [],
       data: curveOf(cells, i.id),
     })),
-    { id: 'words', name: 'words kept', hue: HUES.words, dash: [2, 3], data: curveOf(cells, 'words') },
+    { id: 'words', name: 'words kept', hue: paintOf('words'), dash: [2, 3], data: curveOf(cells, 'words') },
   ].filter((c) => c.data.some((v) => v !== null));
   const said = curves
     .map((c) => `${c.name}: ${c.data.map((v, k) => `${labels[k]} ${arrivalText(v)}`).join(', ')}`)
@@ -38,7 +41,7 @@ export function ArrivalCurves({ cells, labels, influences, lookup }: Props) {
             labels: [...labels],
             datasets: curves.map((c) => arrivalCurve(c.name, c.data, c.hue, c.dash)),
           }}
-          options={ARRIVAL_OPTIONS}
+          options={arrivalOptions()}
         />
       </div>
       <figcaption className="flex flex-wrap gap-x-4 text-sm">

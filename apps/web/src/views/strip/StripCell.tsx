@@ -31,7 +31,7 @@ export function StripCell({ take, label, chosen, best, onChoose }: Props) {
           )}
           {!picture && (
             <span className="absolute inset-0 grid place-content-center text-xs text-muted">
-              {take.status === 'failed' ? 'failed' : 'in line'}
+              {take.status === 'failed' ? 'failed' : 'queued'}
             </span>
           )}
         </span>

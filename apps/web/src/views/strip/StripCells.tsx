@@ -33,6 +33,7 @@ export function StripCells({ strip, lookup, label, chosen, best, onChoose }: Pro
       <div className="min-w-0 flex-1" style={{ maxWidth: down ? undefined : `${wide * Math.max(6, 7 * aspect)}rem` }}>
         <ul
           aria-label="Cells"
+          data-main="Cells"
           className="grid gap-1.5"
           style={{ gridTemplateColumns: `repeat(${wide}, minmax(5.5rem, ${down ? '9rem' : '1fr'}))` }}
         >

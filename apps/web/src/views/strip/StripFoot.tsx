@@ -27,7 +27,7 @@ export function StripFoot({ title, influences, lookup, text, onBest, best }: Pro
           className="max-w-80 rounded border border-line bg-card px-1 py-0.5 text-ink"
         >
           <option value="balanced">where references and words are best together</option>
-          <option value="words">where most of the words is kept</option>
+          <option value="words">where most words are kept</option>
           {influences.map((i) => (
             <option key={i.id} value={i.id}>
               where {lookup.name(i)} arrives furthest

@@ -41,7 +41,7 @@ export function StripStage({ take, label, lookup, mode, onMode, isProofing, onPr
           ]}
         />
       </div>
-      <div className="flex min-w-0 items-center gap-3 px-4 py-2 text-white">
+      <div className="flex min-w-0 items-center gap-3 px-4 py-2 text-caption">
         <CompareModes mode={mode} onMode={onMode} />
         <span className="figures ml-auto min-w-0 truncate text-sm" title={measured(take, lookup)}>
           {measured(take, lookup)}

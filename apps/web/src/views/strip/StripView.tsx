@@ -52,7 +52,7 @@ export function StripView() {
     />
   );
   return (
-    <div className="grid h-full grid-cols-[260px_minmax(0,1fr)]">
+    <div className="parts grid h-full grid-cols-[260px_minmax(0,1fr)]">
       <aside
         aria-label="Strips"
         className="flex min-h-0 flex-col gap-4 overflow-auto border-r border-line bg-paper p-3.5"

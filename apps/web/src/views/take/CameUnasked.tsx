@@ -23,7 +23,7 @@ export function CameUnasked({
               type="button"
               aria-pressed={shown === k}
               onClick={() => onShow(shown === k ? undefined : k)}
-              className={`w-full rounded px-1.5 py-1 text-left text-sm leading-tight ${shown === k ? 'bg-ink text-white' : 'hover:bg-shade'}`}
+              className={`w-full rounded px-1.5 py-1 text-left text-sm leading-tight ${shown === k ? 'bg-ink text-paper' : 'hover:bg-shade'}`}
             >
               {saidOfUnasked(found)}
             </button>

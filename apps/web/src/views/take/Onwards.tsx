@@ -32,7 +32,7 @@ export function Onwards({ take }: { take: Take }) {
           disabled={!done}
           onClick={() =>
             void act(async () => {
-              if (await adopt(state, 'Everything that made this take lies on the bench.'))
+              if (await adopt(state, 'The bench has everything that made this take now.'))
                 void go(`/bench/${take.mixId}`);
             })
           }
@@ -53,7 +53,7 @@ export function Onwards({ take }: { take: Take }) {
             })
           }
         >
-          Mix of its own
+          As a new mix
         </Button>
         {take.olderEngine && (
           <Button

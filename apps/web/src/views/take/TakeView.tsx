@@ -23,6 +23,9 @@ import { MadeOf } from './MadeOf';
 import { Onwards } from './Onwards';
 import { TakeMarks } from '../../shared/pictures/TakeMarks';
 import { useTitle } from '../../parts/useTitle';
+import { Button } from '../../parts/Button';
+import { dragOut, fileNameOf } from '../../shared/pictures/takeFile';
+import { useCopyPicture } from '../../shared/pictures/useCopyPicture';
 
 /** One take, large: what made it, what it differs in from another, where it comes from and where it can go. */
 export function TakeView() {
@@ -78,20 +81,20 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
   const set = (key: string, value: string) =>
     setSearch((b) => new URLSearchParams([...[...b].filter(([k]) => k !== key), [key, value]]), { replace: true });
   return (
-    <div className="grid h-full grid-cols-[minmax(0,1fr)_304px]">
-      <section aria-label="The picture" className="flex min-h-0 flex-col bg-booth">
+    <div className="parts grid h-full grid-cols-[minmax(0,1fr)_304px]">
+      <section aria-label="The picture" data-main="The picture" className="flex min-h-0 flex-col bg-booth">
         <div className="min-h-0 flex-1 px-4 pt-4">
           <ComparePictures
             mode={mode}
             pictures={chosen?.picture && marked === undefined ? [own, chosen.picture] : [own]}
           />
         </div>
-        <div className="flex items-center gap-3 px-4 py-2 text-white">
+        <div className="flex items-center gap-3 px-4 py-2 text-caption">
           <CompareModes mode={mode} onMode={(m: CompareMode) => set('mode', m)} />
           <label className="ml-auto flex items-center gap-2 text-sm">
             against
             <select
-              className="max-w-64 rounded bg-white px-1.5 py-0.5 text-ink"
+              className="max-w-64 rounded bg-card px-1.5 py-0.5 text-ink"
               value={chosen?.key ?? 'none'}
               onChange={(e) => set('against', e.target.value)}
             >
@@ -110,6 +113,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
       >
         <TakeHead take={take} />
         <TakeMarks take={take} />
+        {take.pictureUrl && <TakeFile url={take.pictureUrl} take={take} />}
         <CameUnasked take={take} shown={marked} onShow={setMarked} />
         <MadeOf take={take} lookup={lookup} />
         <Lineage take={take} from={from} siblings={siblings ?? []} lookup={lookup} />
@@ -133,6 +137,25 @@ function TakeHead({ take }: { take: Take }) {
         {take.took ? ` · ${(take.took / 1000).toFixed(1)} s` : ''} · {take.engine}
       </p>
     </header>
+  );
+}
+
+/** The picture as a file. */
+function TakeFile({ url, take }: { url: string; take: Take }) {
+  const copy = useCopyPicture();
+  return (
+    <div className="grid grid-cols-[1fr_auto] gap-2">
+      <a
+        href={url}
+        download={fileNameOf(take)}
+        draggable
+        onDragStart={(e) => dragOut(e, url, take)}
+        className="rounded-lg border border-line bg-card px-3 py-1.5 text-center font-semibold hover:border-edge"
+      >
+        Save the picture
+      </a>
+      <Button onClick={() => copy(url)}>Copy</Button>
+    </div>
   );
 }
 

@@ -84,7 +84,7 @@ describe('where a take can go', () => {
   test.each([
     ['Redraw with the newer engine', 'POST /api/v1/takes/{id}/redraw', '/takes/new'],
     ['2 × as large', 'POST /api/v1/takes/{id}/enlarge', '/takes/new'],
-    ['Mix of its own', 'POST /api/v1/takes/{id}/mix', '/bench/new'],
+    ['As a new mix', 'POST /api/v1/takes/{id}/mix', '/bench/new'],
   ])('%s is asked for and shown', async (name, request, to) => {
     const asked = onwards(take({ olderEngine: true }), { [request]: made });
     await press(name);

@@ -4,8 +4,8 @@ type Found = Take['unasked'][number];
 
 const SAYS: Readonly<Record<Found['kind'], (who: string) => string>> = {
   'white-sky': () => 'The sky has lost its colour',
-  piece: () => 'Something in the sky that the words do not bring',
-  splashes: () => 'Specks that the words do not bring',
+  piece: () => 'Something in the sky that nothing calls for',
+  splashes: () => 'Specks that nothing calls for',
   burnt: () => 'Burnt: lights or darks without any drawing in them',
   missing: (who) => `${who} cannot be found in it`,
   cropped: (who) => `The head of ${who} is cut off`,
