@@ -13,6 +13,7 @@ import { benchServer } from './server';
 import { benchSolve } from './solve';
 import { benchStudioMemory } from './studioMemory';
 import { benchTraits } from './traits';
+import { benchViews } from './views';
 import { benchVisionMemory } from './visionMemory';
 
 async function main(): Promise<void> {
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
   await benchImport();
   await benchSearch();
   await benchScroll();
+  await benchViews();
   await benchDrags();
   await benchTraits();
   await benchIdentity();

@@ -18,7 +18,7 @@ const SHEET = `document.querySelector('[data-testid=contact-sheet]')`;
 /** Opening and scrolling a series of 60 shots with 5 takes each, in Chromium; needs the built application. */
 export async function benchSeriesPage(): Promise<void> {
   const dataDir = await mkdtemp(path.join(os.tmpdir(), 'urbild-series-'));
-  const id = await fill(dataDir);
+  const id = await fillSeries(dataDir);
   const studio = await RunningStudio.start({ dataDir });
   const browser = await Browser.open();
   const answer = await medianTime(() => studio.get(`/series/${id}`));
@@ -51,8 +51,8 @@ export async function benchSeriesPage(): Promise<void> {
   await studio.remove();
 }
 
-/** A studio with one rendered take that stands for all of them. */
-async function fill(dataDir: string): Promise<string> {
+/** A series of 60 shots with 5 takes each, all of one rendered take; answers with its id. */
+export async function fillSeries(dataDir: string): Promise<string> {
   const app = await createApplication(config(dataDir));
   const { port } = (await app.listen(0, '127.0.0.1')).address() as { port: number };
   const post = async <T>(address: string, body: object): Promise<T> =>

@@ -13,14 +13,16 @@ export class RunningStudio {
     readonly dataDir: string,
   ) {}
 
+  /** `root` is the tree whose build is started, where it is another one than this. */
   static async start({
     demo = false,
     dataDir,
     port = 0,
-  }: { demo?: boolean; dataDir?: string; port?: number } = {}): Promise<RunningStudio> {
+    root = ROOT,
+  }: { demo?: boolean; dataDir?: string; port?: number; root?: string } = {}): Promise<RunningStudio> {
     const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-e2e-')));
     const args = [
-      path.join(ROOT, 'apps/server/dist/main.js'),
+      path.join(root, 'apps/server/dist/main.js'),
       '--port',
       String(port),
       '--data',
