@@ -1,8 +1,9 @@
 // Builds core, engine and server (tsc) and the interface (vite). Each skips what has not changed by itself.
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const run = (args, cwd = root) => {
@@ -20,3 +21,10 @@ for (const project of ['packages/core', 'packages/engine', 'packages/api', 'apps
 }
 run([path.join(root, 'node_modules/typescript/bin/tsc'), '-b', 'apps/server/tsconfig.build.json']);
 run([path.join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], path.join(root, 'apps/web'));
+// what travels to other machines does so compressed: a copy beside each script and style, once, at its smallest
+const assets = path.join(root, 'apps/web/dist/assets');
+for (const name of readdirSync(assets).filter((n) => /\.(js|css)$/.test(n))) {
+  const bytes = readFileSync(path.join(assets, name));
+  writeFileSync(path.join(assets, `${name}.br`), brotliCompressSync(bytes));
+  writeFileSync(path.join(assets, `${name}.gz`), gzipSync(bytes, { level: 9 }));
+}

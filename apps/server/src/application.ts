@@ -6,6 +6,7 @@ import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swag
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import type { Request, Response } from 'express';
+import { existsSync } from 'fs';
 import { mkdir } from 'fs/promises';
 import { AppModule } from './app.module';
 import { BlobStore } from './platform/blobs/blobStore';
@@ -13,6 +14,7 @@ import { LIMITED } from './platform/input/atMost';
 import { missingFiles } from './platform/input/missingFiles';
 import { onlyFromHere } from './platform/input/onlyFromHere';
 import { plainInput } from './platform/input/plainInput';
+import { builtAssets } from './platform/builtPage';
 import { UpkeepService } from './platform/backup/upkeep.service';
 import { LIMITS, StartError, type Config } from './platform/config';
 import { MIGRATIONS } from './platform/database/migrations';
@@ -83,6 +85,7 @@ async function prepare(app: NestExpressApplication, config: Config): Promise<voi
   );
   app.useBodyParser('json', { limit: LIMITS.jsonBytes });
   app.use(plainInput, ...LIMITED, missingFiles(config.webDir));
+  if (config.webDir && existsSync(config.webDir)) app.use('/assets', builtAssets(config.webDir));
   const problems = new ProblemFilter();
   // whoever serves the page's files takes every error for a missing file: these are answered before
   app.use(problems.beforeNest);

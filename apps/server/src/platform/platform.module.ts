@@ -3,9 +3,7 @@ import type { EntitySchema } from '@mikro-orm/core';
 import { MikroOrmModule } from '@mikro-orm/nestjs';
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { MulterModule } from '@nestjs/platform-express';
-import { ServeStaticModule } from '@nestjs/serve-static';
 import { randomUUID } from 'crypto';
-import { existsSync } from 'fs';
 import { diskStorage } from 'multer';
 import { LoggerModule } from 'nestjs-pino';
 import path from 'path';
@@ -13,6 +11,7 @@ import { BackupController } from './backup/backup.controller';
 import { UpkeepService } from './backup/upkeep.service';
 import { BlobsController } from './blobs/blobs.controller';
 import { BlobStore } from './blobs/blobStore';
+import { builtPage } from './builtPage';
 import { CONFIG, LIMITS, type Config } from './config';
 import { databaseFile, databaseOptions } from './database/options';
 import { EventsController } from './events/events.controller';
@@ -69,7 +68,7 @@ export class PlatformModule {
           forRoutesPath: '{*path}',
         }),
         uploads,
-        ...pageOf(config),
+        ...builtPage(config),
       ],
       controllers: [
         BackupController,
@@ -89,22 +88,4 @@ export class PlatformModule {
       exports: [CONFIG, FOLDER_HOLD, uploads, ...parts],
     };
   }
-}
-
-/** The built interface, where there is one. */
-const pageOf = ({ webDir }: Config): DynamicModule[] =>
-  webDir && existsSync(webDir)
-    ? [
-        ServeStaticModule.forRoot({
-          rootPath: webDir,
-          exclude: ['/api/{*path}', '/health', '/metrics'],
-          serveStaticOptions: { setHeaders: cacheHeaders, fallthrough: true },
-        }),
-      ]
-    : [];
-
-/** Built files carry their hash in their name and never change; the page itself is always asked for. */
-function cacheHeaders(response: { setHeader(name: string, value: string): void }, file: string): void {
-  const lasting = file.includes(`${path.sep}assets${path.sep}`);
-  response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache');
 }
