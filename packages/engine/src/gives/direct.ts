@@ -35,11 +35,11 @@ export function directPainter(
   plan: SynthesisPlan,
   loaded: readonly LoadedPicture[],
 ): Direction {
-  const { influences, balance } = request;
+  const { influences } = request;
   const sheets = sheetsOf(influences, loaded);
   const pose = poseHint(loaded, plan);
   const areas = areasHint(loaded, request, plan);
-  const identities = decideIdentities(brief, { influences, balance }, sheets);
+  const identities = decideIdentities(brief, request, sheets);
   const empty = influences.filter((i, k) => {
     const own = loaded.filter((p) => p.influence === k);
     const { nothingIn, needsPose } = ACTIONS[i.gives];

@@ -95,6 +95,19 @@ describe('the pose', () => {
   });
 });
 
+describe('people', () => {
+  test('how strictly words hold is told to whoever takes an identity', () => {
+    const held = (strictness?: number) => {
+      const character = influence({ gives: 'character', traits: { skin: { colour: [0.4, 0, 0], confidence: 1 } } });
+      const asked = request({ influences: [character], prompt: 'Ilse in the harbour', strictness });
+      const loaded = [{ influence: 0, part: 1, told: { content: 'foreign', weight: 1 }, picture: hills }];
+      const plan = planSynthesis(asked.influences, 1);
+      return directPainter(asked, understand(asked.prompt), plan, loaded).identities.of.get(0)?.words;
+    };
+    expect([held(), held(0), held(1)]).toEqual([1, 0, 2]);
+  });
+});
+
 describe('the light', () => {
   test('goes towards that of the picture, further by more weight', () => {
     const dark: Picture = { ...hills, planes: [hills.planes[0].map((v) => 0.3 * v), hills.planes[1], hills.planes[2]] };

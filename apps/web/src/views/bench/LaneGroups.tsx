@@ -3,6 +3,7 @@ import type { MixInfluence } from '../../api/client';
 import { percent, round } from '../../shared/forms/figures';
 import { NumberField } from '../../shared/forms/NumberField';
 import { Chip, Group } from './Chips';
+import { SPAN_SAYS } from '../../shared/shown/spanSays';
 import { READY_SPANS } from './influences';
 
 interface Props {
@@ -70,7 +71,7 @@ export function PartsGroup({ influence, onChange }: Props) {
 /** How large the strokes of a reference come out. */
 export function MotifGroup({ influence, onChange }: Props) {
   return (
-    <Group title="Its strokes come out">
+    <Group title="Its strokes come out" tip={{ says: INFLUENCE_SETTINGS.motif.says, shown: 'motif' }}>
       {MOTIFS.map(({ motif, name }) => (
         <Chip
           key={motif}
@@ -97,7 +98,10 @@ export function MotifGroup({ influence, onChange }: Props) {
 /** Where along the course an influence pulls. */
 export function SpanGroup({ influence, onChange }: Props) {
   return (
-    <Group title={`It pulls from ${percent(influence.from)} to ${percent(influence.to)}`}>
+    <Group
+      title={`It pulls from ${percent(influence.from)} to ${percent(influence.to)}`}
+      tip={{ says: SPAN_SAYS, shown: 'span' }}
+    >
       {READY_SPANS.map((s) => (
         <Chip
           key={s.name}

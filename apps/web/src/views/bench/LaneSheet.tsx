@@ -1,7 +1,8 @@
-import { changedGive, FILLS, give, isByName, READINGS, type Gives } from '@urbild/core';
+import { changedGive, FILLS, give, INFLUENCE_SETTINGS, isByName, READINGS, type Gives } from '@urbild/core';
 import { Trash2 } from 'lucide-react';
 import type { MixInfluence } from '../../api/client';
 import { Tip } from '../../parts/Tip';
+import { ShownStrip } from '../../shared/shown/ShownStrip';
 import { Chip, Group } from './Chips';
 import { MotifGroup, PartsGroup, SpanGroup, WhoField } from './LaneGroups';
 
@@ -31,7 +32,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
       )}
       <Group title="It gives">
         {gives.map((g) => (
-          <Tip key={g} text={give(g).says}>
+          <Tip key={g} text={give(g).says} picture={<ShownStrip name={g} />}>
             <Chip chosen={influence.gives === g} onClick={() => onChange(changedGive(influence, g))}>
               {g}
             </Chip>
@@ -50,7 +51,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
         </Group>
       )}
       {paints(influence.gives) && <MotifGroup influence={influence} onChange={onChange} />}
-      <Group title="It is read">
+      <Group title="It is read" tip={{ says: INFLUENCE_SETTINGS.reading.says, shown: 'reading' }}>
         {READINGS.map((r) => (
           <Chip key={r} chosen={influence.reading === r} onClick={() => onChange({ reading: r })}>
             {r === 'hint' ? 'as a hint' : r === 'loose' ? 'loosely' : r === 'close' ? 'closely' : 'normally'}

@@ -3,28 +3,30 @@ import { Dices } from 'lucide-react';
 import type { MixSettings } from '../../api/client';
 import { Tip } from '../../parts/Tip';
 import { NumberField } from '../../shared/forms/NumberField';
+import { legendOf, ShownStrip } from '../../shared/shown/ShownStrip';
 
 const cell = 'flex min-w-0 items-center gap-2 rounded-lg border border-line bg-card px-2.5 py-1';
 
 interface CellProps<V> {
+  readonly name: string;
   readonly setting: AnySetting;
   readonly value: V;
   readonly onSave: (value: V) => void;
 }
 
-const Label = ({ setting: { label, says } }: { setting: AnySetting }) => (
-  <Tip text={says}>
+const Label = ({ name, setting: { label, says } }: { name: string; setting: AnySetting }) => (
+  <Tip text={says} picture={legendOf(name) && <ShownStrip name={name} />}>
     <span className="text-muted">{label}</span>
   </Tip>
 );
 
 /** A number in tenths. */
-function NumberCell({ setting, value, onSave }: CellProps<number>) {
+function NumberCell({ name, setting, value, onSave }: CellProps<number>) {
   const { form, title } = setting;
   if (form.kind !== 'number') return null;
   return (
     <div className={cell}>
-      <Label setting={setting} />
+      <Label name={name} setting={setting} />
       <NumberField
         label={title}
         value={value}
@@ -71,14 +73,14 @@ function WholeCell({ setting, value, onSave }: CellProps<number>) {
 }
 
 /** One of several words; nothing chosen is a choice of its own where the setting may be left out. */
-function ChoiceCell({ setting, value, onSave }: CellProps<string | undefined>) {
+function ChoiceCell({ name, setting, value, onSave }: CellProps<string | undefined>) {
   const { form, title, needed } = setting;
   if (form.kind !== 'choice') return null;
   return (
     <label
       className={`flex min-w-0 items-center gap-1 rounded-lg border border-line bg-card py-1 pr-1 pl-2.5 ${needed ? '' : 'col-span-2'}`}
     >
-      <Label setting={setting} />
+      <Label name={name} setting={setting} />
       <select
         aria-label={title}
         className="figures min-w-0 flex-1 bg-transparent text-right"
@@ -106,7 +108,7 @@ export function SettingCells({
 }) {
   return Object.entries<AnySetting>(SETTINGS).map(([name, setting]) => {
     const value = (settings as Readonly<Record<string, unknown>>)[name] ?? (setting.usual as unknown);
-    const props = { setting, onSave: (next: unknown) => onChange({ ...settings, [name]: next } as MixSettings) };
+    const props = { name, setting, onSave: (next: unknown) => onChange({ ...settings, [name]: next } as MixSettings) };
     switch (setting.form.kind) {
       case 'number':
         return <NumberCell key={name} {...props} value={value as number} />;

@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import type { MixSettings, Take } from '../../api/client';
+import { ShownDialog } from '../../shared/shown/ShownDialog';
 import { SettingCells } from './SettingCells';
 import { StartSettings } from './StartSettings';
 
@@ -13,9 +15,16 @@ interface Props {
 
 /** The settings of a mix besides words and influences. */
 export function Settings({ settings, avoid, onChange, onAvoid, take, onMask }: Props) {
+  const [shows, setShows] = useState(false);
   return (
     <section aria-label="Settings" className="flex flex-col gap-1.5">
-      <h2 className="text-sm font-semibold text-muted">Settings</h2>
+      <div className="flex items-baseline justify-between">
+        <h2 className="text-sm font-semibold text-muted">Settings</h2>
+        <button type="button" onClick={() => setShows(true)} className="text-sm text-muted underline hover:text-ink">
+          What each does
+        </button>
+      </div>
+      {shows && <ShownDialog onClose={() => setShows(false)} />}
       <div className="grid grid-cols-2 gap-1.5">
         <SettingCells settings={settings} onChange={onChange} />
         <StartSettings settings={settings} take={take} onChange={onChange} onMask={onMask} />
