@@ -34,6 +34,7 @@ export const zoomStyle = ({ scale, x, y }: Zoom): { transform: string; transform
 /** A zoom that is moved by wheel, drag and keys (+, -, 0, arrows); several pictures may share it. */
 export function useZoom() {
   const [zoom, setZoom] = useState<Zoom>(WHOLE);
+  const isZoomed = zoom.scale > 1;
   const onWheel = useCallback((e: WheelEvent) => {
     const box = e.currentTarget.getBoundingClientRect();
     const factor = Math.exp(-e.deltaY * 0.002);
@@ -46,23 +47,27 @@ export function useZoom() {
     const [dx, dy] = [e.movementX / box.width, e.movementY / box.height];
     setZoom((z) => within({ scale: z.scale, x: z.x - dx / z.scale, y: z.y - dy / z.scale }));
   }, []);
-  const onKeyDown = useCallback((e: KeyboardEvent) => {
-    const step = (dx: number, dy: number) => (z: Zoom) =>
-      within({ scale: z.scale, x: z.x + (0.1 * dx) / z.scale, y: z.y + (0.1 * dy) / z.scale });
-    const moves: Record<string, (z: Zoom) => Zoom> = {
-      '+': (z) => zoomAt(z, 1.25),
-      '=': (z) => zoomAt(z, 1.25),
-      '-': (z) => zoomAt(z, 0.8),
-      '0': () => WHOLE,
-      ArrowLeft: step(-1, 0),
-      ArrowRight: step(1, 0),
-      ArrowUp: step(0, -1),
-      ArrowDown: step(0, 1),
-    };
-    const move = moves[e.key];
-    if (!move || e.ctrlKey || e.metaKey) return;
-    e.preventDefault();
-    setZoom(move);
-  }, []);
+  const onKeyDown = useCallback(
+    (e: KeyboardEvent) => {
+      const step = (dx: number, dy: number) => (z: Zoom) =>
+        within({ scale: z.scale, x: z.x + (0.1 * dx) / z.scale, y: z.y + (0.1 * dy) / z.scale });
+      const moves: Record<string, (z: Zoom) => Zoom> = {
+        '+': (z) => zoomAt(z, 1.25),
+        '=': (z) => zoomAt(z, 1.25),
+        '-': (z) => zoomAt(z, 0.8),
+        '0': () => WHOLE,
+        ArrowLeft: step(-1, 0),
+        ArrowRight: step(1, 0),
+        ArrowUp: step(0, -1),
+        ArrowDown: step(0, 1),
+      };
+      const move = moves[e.key];
+      // the whole picture has nowhere to go: then arrows are for whoever holds it
+      if (!move || e.ctrlKey || e.metaKey || (!isZoomed && e.key.startsWith('Arrow'))) return;
+      e.preventDefault();
+      setZoom(move);
+    },
+    [isZoomed],
+  );
   return { zoom, setZoom, handlers: { onWheel, onPointerMove, onKeyDown } };
 }

@@ -1,4 +1,4 @@
-import { Scale, Trash2, Undo2 } from 'lucide-react';
+import { Columns2, Scale, Trash2, Undo2 } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import type { Reference } from '../../api/client';
 import { useChangeMany } from '../../api/references';
@@ -7,6 +7,7 @@ import { About } from './About';
 import { Checks } from './Checks';
 import { EngineGets } from './EngineGets';
 import { FocusEditor } from './FocusEditor';
+import { MOST_COMPARED } from './LargeLook';
 import { KindChoice, Marks, ManyTags, RightsForm } from './SharedFields';
 import { useWeigh } from '../../shared/mix/useWeigh';
 
@@ -15,6 +16,7 @@ interface Props {
   readonly references: readonly Reference[];
   readonly onLike: (id: string, by: 'content' | 'style') => void;
   readonly onColour: (colour: string) => void;
+  readonly onLarge: (id: string) => void;
 }
 
 const TABS = [
@@ -25,7 +27,7 @@ const TABS = [
 ] as const;
 
 /** What is known of the selection, and what can be done with it. */
-export function Inspector({ ids, references, onLike, onColour }: Props) {
+export function Inspector({ ids, references, onLike, onColour, onLarge }: Props) {
   const change = useChangeMany();
   const weigh = useWeigh();
   if (!ids.length || !references.length) {
@@ -75,6 +77,11 @@ export function Inspector({ ids, references, onLike, onColour }: Props) {
                 <img key={r.id} src={r.thumbnailUrl} alt={r.title} className="aspect-square w-full object-cover" />
               ))}
             </div>
+            {ids.length <= MOST_COMPARED && (
+              <Button onClick={() => onLarge(ids[ids.length - 1])} className="flex items-center justify-center gap-2">
+                <Columns2 size={16} aria-hidden /> Compare them large
+              </Button>
+            )}
             <KindChoice ids={ids} references={references} />
             <Marks ids={ids} references={references} />
             <ManyTags ids={ids} references={references} />

@@ -10,6 +10,7 @@ import { useImports } from '../../parts/imports';
 import { DropShelf } from './DropShelf';
 import { Facets } from './Facets';
 import { Inspector } from './Inspector';
+import { LargeLook } from './LargeLook';
 import { PictureRows } from './PictureRows';
 import { useLibraryState, type LibraryState } from './useLibraryState';
 import { useTitle } from '../../parts/useTitle';
@@ -31,6 +32,7 @@ export function LibraryView() {
   const { data: found, isPending } = useSearch(query);
   const { choose } = useImports();
   const chosen = useReferencesById(selected.slice(0, LOOKED_AT));
+  const [large, setLarge] = useState<string | undefined>(undefined);
   useUndoKeys();
   useTitle('Library');
   return (
@@ -72,6 +74,7 @@ export function LibraryView() {
               aspects={found.aspects}
               selected={selected}
               onSelect={(ids) => set({ sel: ids })}
+              onLarge={setLarge}
             />
           ) : (
             <BareWall state={state} />
@@ -89,6 +92,13 @@ export function LibraryView() {
         references={[...chosen.values()]}
         onLike={(id, by) => set({ like: id, by, sel: id, colour: null })}
         onColour={(colour) => set({ colour, like: null })}
+        onLarge={setLarge}
+      />
+      <LargeLook
+        id={large}
+        ids={found?.ids ?? []}
+        selected={selected}
+        onGo={(id) => (setLarge(id), id && set({ sel: id }))}
       />
     </DropShelf>
   );

@@ -42,7 +42,7 @@ export function PictureMenu({ references, selected, onSelect, onLarge, children 
           {under && (
             <>
               <ContextMenu.Item className={MENU_ITEM} onSelect={() => onLarge(under)}>
-                Look at it large
+                {ids.length > 1 ? 'Compare them large' : 'Look at it large'}
               </ContextMenu.Item>
               <ContextMenu.Item className={MENU_ITEM} onSelect={() => set({ like: under, by: 'content', sel: under })}>
                 What is like it

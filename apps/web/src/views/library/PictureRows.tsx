@@ -10,7 +10,6 @@ import {
   type RefObject,
 } from 'react';
 import { useReferencesById } from '../../api/references';
-import { LargeLook } from './LargeLook';
 import { PictureCell } from './PictureCell';
 import { PictureMenu } from './PictureMenu';
 import { justify, rowOf, type Cell } from './rows';
@@ -28,12 +27,13 @@ interface Props {
   readonly aspects: readonly number[];
   readonly selected: readonly string[];
   readonly onSelect: (ids: readonly string[]) => void;
+  /** Shows a picture large, or all that are chosen if it is one of them. */
+  readonly onLarge: (id: string) => void;
 }
 
 /** Pictures in justified rows, each in its own aspect; only the rows in sight exist, so that tens of thousands scroll. */
-export function PictureRows({ ids, aspects, selected, onSelect }: Props) {
+export function PictureRows({ ids, aspects, selected, onSelect, onLarge }: Props) {
   const frame = useRef<HTMLDivElement>(null);
-  const [large, setLarge] = useState<string | undefined>(undefined);
   const weigh = useWeigh();
   const rows = useJustified(frame, ids, aspects);
   const virtual = useVirtualizer({
@@ -60,12 +60,12 @@ export function PictureRows({ ids, aspects, selected, onSelect }: Props) {
     references,
     selected,
     onSelect,
-    onLarge: setLarge,
+    onLarge,
     onGo: (id, e) => (choose(id, e), focus(id)),
   });
 
   return (
-    <PictureMenu references={references} selected={selected} onSelect={onSelect} onLarge={setLarge}>
+    <PictureMenu references={references} selected={selected} onSelect={onSelect} onLarge={onLarge}>
       <div
         ref={frame}
         className="relative h-full overflow-auto"
@@ -103,7 +103,6 @@ export function PictureRows({ ids, aspects, selected, onSelect }: Props) {
           />
         )}
       </div>
-      <LargeLook id={large} ids={ids} onGo={(id) => (setLarge(id), id && onSelect([id]))} />
     </PictureMenu>
   );
 }

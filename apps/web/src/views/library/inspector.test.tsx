@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { answers, aReference, aTake, show, type Asked } from '../../test/page';
 import { About } from './About';
@@ -158,12 +158,21 @@ describe('about a picture', () => {
 });
 
 describe('the inspector', () => {
-  const on = { like: jest.fn(), colour: jest.fn() };
+  const on = { like: jest.fn(), colour: jest.fn(), large: jest.fn() };
   const inspect = (references: ReturnType<typeof aReference>[], ids = references.map((r) => r.id)) => {
     const asked = answers({ 'GET /api/v1/takes/made-with/{id}': [], [CHANGE]: { before: [] } });
-    show(<Inspector ids={ids} references={references} onLike={on.like} onColour={on.colour} />);
+    show(<Inspector ids={ids} references={references} onLike={on.like} onColour={on.colour} onLarge={on.large} />);
     return asked;
   };
+  test('a few pictures can be compared large, many cannot', async () => {
+    const many = Array.from({ length: 10 }, (_, k) => aReference({ id: `many-${k}` }));
+    inspect(many.slice(0, 2));
+    await userEvent.click(screen.getByRole('button', { name: 'Compare them large' }));
+    expect(on.large).toHaveBeenCalledWith('many-1');
+    cleanup();
+    inspect(many);
+    expect(screen.queryByRole('button', { name: 'Compare them large' })).toBeNull();
+  });
   test('without a selection it says what can be chosen', () => {
     inspect([]);
     expect(screen.getByRole('complementary', { name: 'Selection' })).toHaveTextContent('Choose a picture');

@@ -66,7 +66,7 @@ test('the menu lists every look and everybody of the cast, and what can be made 
   expect(names).toEqual(
     expect.arrayContaining([
       'Weigh on the bench',
-      'Look at it large',
+      'Compare them large',
       'Into the look Carved',
       'Make a look of these 2',
       'Onto the sheet of Ilse',
@@ -112,7 +112,7 @@ test('a new character has a name that nobody has', async () => {
 });
 
 test('it is looked at large', async () => {
-  const { on } = open();
+  const { on } = open({ selected: ['b'] });
   under('b');
   await choose('Look at it large');
   expect(on.large).toHaveBeenCalledWith('b');

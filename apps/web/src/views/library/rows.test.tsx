@@ -27,6 +27,7 @@ describe('a frame over the pictures', () => {
 
 describe('the rows', () => {
   const onSelect = jest.fn();
+  const onLarge = jest.fn();
   let asked: ReturnType<typeof answers>;
   /** jsdom lays nothing out: the frame is told to be 700 px wide and 500 high. */
   async function rows(selected: string[] = []) {
@@ -47,9 +48,10 @@ describe('the rows', () => {
       'GET /api/v1/cast': [],
     });
     onSelect.mockClear();
-    show(<PictureRows ids={IDS} aspects={IDS.map(() => 1.5)} selected={selected} onSelect={onSelect} />, {
-      at: '/library',
-    });
+    show(
+      <PictureRows ids={IDS} aspects={IDS.map(() => 1.5)} selected={selected} onSelect={onSelect} onLarge={onLarge} />,
+      { at: '/library' },
+    );
     await screen.findByRole('option', { name: /^p0/ });
   }
   const picture = (id: string) => screen.getByRole('option', { name: new RegExp(`^${id}`) });
@@ -120,15 +122,10 @@ describe('the rows', () => {
     expect(asked.filter((a) => a.method === 'POST')).toEqual([]);
   });
 
-  test('space shows one as large as the window, arrows go on there', async () => {
+  test('space shows one large', async () => {
     await rows(['p1']);
     fireEvent.keyDown(picture('p1'), { key: ' ' });
-    const dialog = await screen.findByRole('dialog');
-    expect(await screen.findByAltText('p1')).toHaveAttribute('src', '/source/r');
-    fireEvent.keyDown(dialog, { key: 'ArrowRight' });
-    expect(onSelect).toHaveBeenLastCalledWith(['p2']);
-    fireEvent.keyDown(dialog, { key: ' ' });
-    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
+    expect(onLarge).toHaveBeenLastCalledWith('p1');
   });
 
   test('one tab stop leads to what was chosen last', async () => {
