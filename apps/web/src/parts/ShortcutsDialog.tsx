@@ -12,6 +12,7 @@ const SHORTCUTS: readonly (readonly [keys: string, does: string])[] = [
   ['Shift + arrows', 'library: select a range; bench: move in fine steps'],
   ['Delete', 'library: archive the selection; bench: remove the influence'],
   ['Enter', 'library: weigh the selection on the bench; tray: add the picture to the course'],
+  ['Shift + Enter', 'tray: start from the picture; it can be dropped on the table as well'],
   ['Ctrl + Enter', 'bench: render a proof; series: render what changed'],
   ['Ctrl + Z, Ctrl + Shift + Z', 'library and bench: undo, redo'],
   ['Space', 'library: the picture as large as the window; arrows go on'],

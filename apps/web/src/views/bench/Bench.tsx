@@ -9,6 +9,8 @@ import { BenchTools } from './BenchTools';
 import { Course } from './Course';
 import { moved, showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
+import { StartDrop } from './StartDrop';
+import { USUAL_CHANGE } from './StartSettings';
 import { Tour } from './Tour';
 import { Tray } from './Tray';
 import { useTour } from './useTour';
@@ -44,6 +46,14 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] })),
     [change],
   );
+  const startFrom = useCallback(
+    (id: string) =>
+      change((m) => ({
+        ...m,
+        settings: { ...m.settings, start: { of: 'reference', id, change: USUAL_CHANGE }, mask: undefined },
+      })),
+    [change],
+  );
   const onCarried = useCarried(gives, add);
   const render = async (count = 1) => {
     await save();
@@ -54,7 +64,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const current = !!shown && showsMix(shown, mix);
   const fresh = !mix.prompt.trim();
   // while a weight is dragged neither of them changes: only the course is drawn anew
-  const tray = useMemo(() => <Tray gives={gives} onAdd={add} />, [gives, add]);
+  const tray = useMemo(() => <Tray gives={gives} onAdd={add} onStart={startFrom} />, [gives, add, startFrom]);
   const table = useMemo(() => {
     const state = { current, fresh, loading: isPending };
     return <LightTable take={shown} takes={kept} {...state} onShow={show} onCancel={cancel} />;
@@ -65,11 +75,15 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
     setPainting(undefined);
   };
   return (
-    <BenchDrag onAdd={add} onMove={(lane, to) => change((m) => ({ ...m, influences: moved(m.influences, lane, to) }))}>
+    <BenchDrag
+      onAdd={add}
+      onStart={startFrom}
+      onMove={(lane, to) => change((m) => ({ ...m, influences: moved(m.influences, lane, to) }))}
+    >
       <h1 className="sr-only">Bench: {mix.name}</h1>
       <div className="parts grid h-full grid-cols-[172px_minmax(0,1fr)_244px] grid-rows-[minmax(0,1fr)_auto]">
         {tray}
-        {table}
+        <StartDrop onStart={startFrom}>{table}</StartDrop>
         <BenchSide
           {...{ bench, takes, mixes, mixId: stored.id, lookup, warnings, onOpen, onNew, onRender: render }}
           onMask={() => setPainting('start')}

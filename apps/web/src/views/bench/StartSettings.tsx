@@ -3,6 +3,9 @@ import { useReferencesById } from '../../api/references';
 import { useTake } from '../../api/sheets';
 import { NumberField } from '../../shared/forms/NumberField';
 
+/** How far a start picture may change where nothing else is said, 0..1. */
+export const USUAL_CHANGE = 0.5;
+
 interface Props {
   readonly settings: MixSettings;
   /** The take on the table, which may be started from. */
@@ -22,10 +25,10 @@ export function StartSettings({ settings, take, onChange, onMask }: Props) {
       <button
         type="button"
         disabled={take?.status !== 'done'}
-        onClick={() => onChange({ ...settings, start: { of: 'take', id: take!.id, change: 0.5 } })}
+        onClick={() => onChange({ ...settings, start: { of: 'take', id: take!.id, change: USUAL_CHANGE } })}
         className="col-span-2 rounded-lg border border-dashed border-line px-2.5 py-1 text-left text-muted enabled:hover:border-edge enabled:hover:text-ink disabled:opacity-60"
       >
-        Start from the take on the table
+        Start from the take on the table, or drop a picture there
       </button>
     );
   return (

@@ -20,6 +20,9 @@ export interface TrayItem {
   readonly influence: MixInfluence;
 }
 
+/** True for a picture of the library: a look or somebody is nothing that a mix could start from. */
+export const isPicture = ({ influence: { of } }: TrayItem): boolean => (of ?? 'reference') === 'reference';
+
 type Shelf = 'pictures' | 'looks' | 'cast';
 const SHELVES: readonly { readonly shelf: Shelf; readonly name: string }[] = [
   { shelf: 'pictures', name: 'Pictures' },
@@ -28,8 +31,18 @@ const SHELVES: readonly { readonly shelf: Shelf; readonly name: string }[] = [
 ];
 const ROW = 80;
 
+interface Props extends Acts {
+  readonly gives: readonly Gives[];
+}
+
+interface Acts {
+  readonly onAdd: (influence: MixInfluence) => void;
+  /** The mix is to start from a picture. */
+  readonly onStart: (referenceId: string) => void;
+}
+
 /** A narrow drawer of pictures, looks and characters to drag into the course. */
-export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influence: MixInfluence) => void }) {
+export function Tray({ gives, onAdd, onStart }: Props) {
   const [shelf, setShelf] = useState<Shelf>('pictures');
   return (
     <aside aria-label="Tray" className="flex min-h-0 flex-col border-r border-line bg-paper">
@@ -48,7 +61,7 @@ export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influe
         ))}
       </OneStop>
       {shelf === 'pictures' ? (
-        <Pictures onAdd={onAdd} />
+        <Pictures onAdd={onAdd} onStart={onStart} />
       ) : (
         <Sheets key={shelf} shelf={shelf} gives={gives} onAdd={onAdd} />
       )}
@@ -56,7 +69,7 @@ export function Tray({ gives, onAdd }: { gives: readonly Gives[]; onAdd: (influe
   );
 }
 
-function Pictures({ onAdd }: { onAdd: (influence: MixInfluence) => void }) {
+function Pictures({ onAdd, onStart }: Acts) {
   const [kind, setKind] = useState<Kind | undefined>(undefined);
   const [words, setWords] = useState('');
   const query = new URLSearchParams({ ...(kind ? { kind } : {}), ...(words.trim() ? { words: words.trim() } : {}) });
@@ -100,6 +113,7 @@ function Pictures({ onAdd }: { onAdd: (influence: MixInfluence) => void }) {
                         influence: newInfluence(r),
                       }}
                       onAdd={onAdd}
+                      onStart={onStart}
                     />
                   ) : (
                     <div className="skeleton h-[72px]" />
@@ -213,15 +227,16 @@ function Sheets({
   );
 }
 
-function TrayPicture({
-  item,
-  wide = false,
-  onAdd,
-}: {
-  item: TrayItem;
-  wide?: boolean;
-  onAdd: (influence: MixInfluence) => void;
-}) {
+interface PictureProps {
+  readonly item: TrayItem;
+  readonly wide?: boolean;
+  readonly onAdd: (influence: MixInfluence) => void;
+  /** Left out for what no picture can start from. */
+  readonly onStart?: (referenceId: string) => void;
+}
+
+/** Enter or a double click adds it to the course; Shift + Enter starts from it. */
+function TrayPicture({ item, wide = false, onAdd, onStart }: PictureProps) {
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: item.id, data: { item } });
   return (
     <button
@@ -232,7 +247,9 @@ function TrayPicture({
       {...listeners}
       onDoubleClick={() => onAdd(item.influence)}
       onKeyDown={(e) => {
-        if (e.key === 'Enter') onAdd(item.influence);
+        if (e.key !== 'Enter') return;
+        if (e.shiftKey && onStart) onStart(item.id);
+        else onAdd(item.influence);
       }}
       className={`group relative block w-full touch-none overflow-hidden bg-shade ${wide ? 'h-20' : 'h-[72px]'} ${isDragging ? 'opacity-40' : ''}`}
     >

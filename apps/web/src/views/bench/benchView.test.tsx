@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Mix, Take } from '../../api/client';
+import { laidOut } from '../../test/laidOut';
 import { drawableCanvases } from '../../test/canvas';
 import { anInfluence, answers, aReference, aTake, show, type Asked } from '../../test/page';
 import { BenchView } from './BenchView';
@@ -200,6 +201,37 @@ describe('changing the mix', () => {
     await waitFor(() => expect(saved(asked).at(-1)?.influences).toEqual([]));
     fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true, shiftKey: true });
     await waitFor(() => expect(saved(asked).at(-1)?.influences).toEqual(added));
+  });
+
+  test('a picture of another window is let go over the table: the mix starts from it, undo takes that back', async () => {
+    const asked = open(aMix({ settings: { aspect: '3:2', seed: 4, balance: 1, mask: undefined } }), {
+      at: '?drafts=off',
+    });
+    const table = await screen.findByTestId('start-drop');
+    const held = (carried: object) => ({
+      dataTransfer: { types: ['application/x-urbild-source+json'], getData: () => JSON.stringify(carried) },
+    });
+    fireEvent.dragOver(table, held({ of: 'look', id: 'ink' }));
+    expect(within(table).getByText('Start from this picture')).toBeVisible();
+    fireEvent.drop(table, held({ of: 'look', id: 'ink' }));
+    expect(within(table).queryByText('Start from this picture')).toBeNull();
+    fireEvent.drop(table, held({ of: 'reference', id: 'r' }));
+    const start = { of: 'reference', id: 'r', change: 0.5 };
+    await waitFor(() => expect(saved(asked)).toMatchObject([{ settings: { start } }]));
+    expect(await screen.findByLabelText('Change of the start picture in percent')).toHaveValue('50');
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    await waitFor(() => expect(saved(asked).at(-1)?.settings).not.toHaveProperty('start'));
+  });
+
+  test('Shift and Enter in the tray start from a picture, Enter adds it', async () => {
+    laidOut(172, 600);
+    const asked = open(aMix({ influences: [] }), { at: '?drafts=off' });
+    const picture = await screen.findByRole('button', { name: /: add to the course$/ });
+    fireEvent.keyDown(picture, { key: 'Enter', shiftKey: true });
+    await waitFor(() => expect(saved(asked).at(-1)?.settings).toMatchObject({ start: { of: 'reference', id: 'r' } }));
+    expect(saved(asked).at(-1)?.influences ?? []).toEqual([]);
+    fireEvent.keyDown(picture, { key: 'Enter' });
+    await waitFor(() => expect(saved(asked).at(-1)?.influences).toMatchObject([{ referenceId: 'r' }]));
   });
 
   test('the name is saved, and stands in the title of the window', async () => {

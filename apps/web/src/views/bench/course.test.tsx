@@ -195,6 +195,7 @@ describe('the course', () => {
 describe('the tray', () => {
   const tray = () => {
     const onAdd = jest.fn();
+    const onStart = jest.fn();
     answers({
       'GET /api/v1/references/search': { ids: [], aspects: [] },
       'GET /api/v1/references': [aReference()],
@@ -203,18 +204,20 @@ describe('the tray', () => {
     });
     show(
       <DndContext>
-        <Tray gives={GIVES} onAdd={onAdd} />
+        <Tray gives={GIVES} onAdd={onAdd} onStart={onStart} />
       </DndContext>,
     );
-    return onAdd;
+    return { onAdd, onStart };
   };
-  test('a look is added by Enter or by two clicks', async () => {
-    const onAdd = tray();
+  test('a look is added by Enter or by two clicks, and nothing starts from it', async () => {
+    const { onAdd, onStart } = tray();
     await userEvent.click(screen.getByRole('tab', { name: 'Looks' }));
     const look = await screen.findByRole('button', { name: 'Ink, style: add to the course' });
     fireEvent.keyDown(look, { key: 'Enter' });
     fireEvent.doubleClick(look);
-    expect(onAdd).toHaveBeenCalledTimes(2);
+    fireEvent.keyDown(look, { key: 'Enter', shiftKey: true });
+    expect(onStart).not.toHaveBeenCalled();
+    expect(onAdd).toHaveBeenCalledTimes(3);
     expect(onAdd.mock.calls[0][0]).toMatchObject({ of: 'look', referenceId: 'l', gives: 'look' });
   });
   test('where there is nobody it says where somebody is made', async () => {

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { answers, aReference, show } from '../../test/page';
+import { laidOut } from '../../test/laidOut';
 import { PictureRows } from './PictureRows';
 import { touched } from './useMarquee';
 
@@ -29,18 +30,8 @@ describe('the rows', () => {
   const onSelect = jest.fn();
   const onLarge = jest.fn();
   let asked: ReturnType<typeof answers>;
-  /** jsdom lays nothing out: the frame is told to be 700 px wide and 500 high. */
   async function rows(selected: string[] = []) {
-    Object.defineProperty(HTMLElement.prototype, 'clientHeight', { configurable: true, value: 500 });
-    Object.defineProperty(HTMLElement.prototype, 'clientWidth', { configurable: true, value: 700 });
-    global.ResizeObserver = class {
-      constructor(private readonly tell: ResizeObserverCallback) {}
-      observe() {
-        this.tell([{ contentRect: { width: 700, height: 500 } } as ResizeObserverEntry], this);
-      }
-      unobserve() {}
-      disconnect() {}
-    };
+    laidOut(700, 500);
     asked = answers({
       'GET /api/v1/references': IDS.map((id) => aReference({ id, alt: id, favourite: id === 'p1' })),
       'POST /api/v1/references/change': { before: [] },
