@@ -224,6 +224,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/references/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["LibraryController_replaceFile"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/references/{id}/preparation": {
         parameters: {
             query?: never;
@@ -3200,6 +3216,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GivesDto"];
+                };
+            };
+        };
+    };
+    LibraryController_replaceFile: {
+        parameters: {
+            query: {
+                /** @description the version of the reference that this is based on */
+                version: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceDto"];
                 };
             };
         };

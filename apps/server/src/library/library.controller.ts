@@ -26,6 +26,7 @@ import { ImportFileDto } from './imports/import.dto';
 import { LibraryService } from './library.service';
 import { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation/preparation.dto';
 import { PreparationService } from './preparation/preparation.service';
+import { ReplaceFileService } from './preparation/replaceFile.service';
 import { SplitService } from './preparation/split.service';
 import {
   BulkChangedDto,
@@ -46,6 +47,7 @@ export class LibraryController {
     private readonly catalogue: CatalogueService,
     private readonly preparation: PreparationService,
     private readonly splitting: SplitService,
+    private readonly replacing: ReplaceFileService,
   ) {}
 
   /** Some references by id. */
@@ -137,6 +139,24 @@ export class LibraryController {
   @ApiOkResponse({ type: GivesDto })
   gives(@Param('id') id: string): Promise<GivesDto> {
     return this.preparation.gives(id);
+  }
+
+  /** Puts a new picture file in the place of its own; the one before stays among its versions, and takes keep theirs. */
+  @Put(':id/file')
+  @UseInterceptors(FileInterceptor('file'))
+  @ApiConsumes('multipart/form-data')
+  @ApiBody({
+    schema: { type: 'object', required: ['file'], properties: { file: { type: 'string', format: 'binary' } } },
+  })
+  @ApiQuery({ name: 'version', description: 'the version of the reference that this is based on' })
+  @ApiOkResponse({ type: ReferenceDto })
+  replaceFile(
+    @Param('id') id: string,
+    @Query('version', ParseIntPipe) version: number,
+    @UploadedFile() file: Express.Multer.File | undefined,
+  ): Promise<ReferenceDto> {
+    if (!file) throw Problem.invalid([{ field: 'file', message: 'file: a picture file is expected' }]);
+    return this.replacing.replace(id, file.path, version);
   }
 
   /** Sets focus, sharpening, cut-out and flattening. */

@@ -7,12 +7,21 @@ import { ImportsService } from './imports/imports.service';
 import { LibraryService } from './library.service';
 import { LookAtService } from './lookAt.service';
 import { PreparationService } from './preparation/preparation.service';
+import { ReplaceFileService } from './preparation/replaceFile.service';
 import { SplitService } from './preparation/split.service';
 
 /** References: bringing in, describing, finding, preparing. */
 @Module({
   controllers: [ImportsController, LibraryController, ShelfController],
-  providers: [CatalogueService, ImportsService, LibraryService, LookAtService, PreparationService, SplitService],
+  providers: [
+    CatalogueService,
+    ImportsService,
+    LibraryService,
+    LookAtService,
+    PreparationService,
+    ReplaceFileService,
+    SplitService,
+  ],
   exports: [ImportsService, LibraryService],
 })
 export class LibraryModule {}

@@ -13,7 +13,7 @@ import { requireVersion } from '../platform/versions';
 import { INGEST } from './library.tasks';
 import type { IngestResult } from './tasks/ingest';
 import { hashFile } from '../platform/blobs/hashFile';
-import { TaskFailed } from '../platform/workers/task';
+import { taskProblem } from '../platform/workers/taskProblem';
 import { WorkersService } from '../platform/workers/workers.service';
 import {
   toReferenceDto,
@@ -71,10 +71,7 @@ export class LibraryService {
       });
       return { reference: await this.present(reference), duplicate: !!twin };
     } catch (error) {
-      if (error instanceof TaskFailed) {
-        throw error.failure === 'too-large' ? Problem.tooLarge(error.message) : Problem.unreadable(error.message);
-      }
-      throw error;
+      throw taskProblem(error);
     } finally {
       await rm(file, { force: true });
     }

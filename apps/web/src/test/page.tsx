@@ -57,7 +57,7 @@ export interface Asked {
  */
 export function answers(by: Readonly<Record<string, unknown>>): Asked[] {
   const asked: Asked[] = [];
-  for (const method of ['GET', 'POST', 'PATCH', 'DELETE'] as const)
+  for (const method of ['GET', 'POST', 'PUT', 'PATCH', 'DELETE'] as const)
     jest.spyOn(api, method).mockImplementation(((path: string, options: { body?: unknown; params?: unknown } = {}) => {
       asked.push({ method, path, body: options.body, params: options.params });
       const given = by[`${method} ${path}`] ?? 404;

@@ -115,7 +115,8 @@ export class ImportsService implements JobHandler, OnModuleInit {
       const read = await this.workers.run(INGEST, { file: blobPath(this.blobs.dir, hash), of: kind });
       const done = (referenceId: string, em: Manager) =>
         em.nativeUpdate(ImportFileEntity, { id }, { state: 'done', referenceId });
-      if (decision === 'replace' && twinId) await this.preparation.redraw(twinId, hash, read, (em) => done(twinId, em));
+      if (decision === 'replace' && twinId)
+        await this.preparation.redraw(twinId, hash, read, { also: (em) => done(twinId, em) });
       else {
         const hashes = await this.library.keep(read, hash);
         await together(this.em, async (em) => {

@@ -62,22 +62,23 @@ export class PreparationService {
   }
 
   /**
-   * Puts a new file in the place of a reference's; the old one stays among its versions. `also` is done in the same transaction.
+   * Puts a new file in the place of a reference's; the old one stays among its versions. `also` is done in the same transaction; with
+   * `version` it throws a stale {@link Problem} where somebody came before.
    */
   async redraw(
     id: string,
     originalHash: string,
     read: IngestResult,
-    also: (em: Manager) => Promise<unknown>,
+    { version, also }: { readonly version?: number; readonly also?: (em: Manager) => Promise<unknown> },
   ): Promise<void> {
     const { sourceHash } = await this.library.keep(read, originalHash);
     const { format, width, height, transparent, metadata } = read;
-    const file = { originalHash, sourceHash, format, width, height, transparent, metadata };
+    const file = { originalHash, sourceHash, format, width, height, transparent, metadata, version };
     // a focus set by hand is kept: a redrawn file usually has the same composition
     await this.apply(id, file, undefined, 'redrawn', async (reference, em) => {
       Object.assign(reference, { vision: null, visionState: 'waiting' });
       await this.jobs.enqueue(em, { kind: 'look-at', subject: id, priority: 6 });
-      await also(em);
+      await also?.(em);
     });
   }
 

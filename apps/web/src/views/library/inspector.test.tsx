@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { answers, aReference, aTake, show, type Asked } from '../../test/page';
 import { About } from './About';
 import { Inspector } from './Inspector';
+import { Versions } from './Versions';
 import { KeepersView } from './KeepersView';
 import { KindChoice, ManyTags, Marks, RightsForm } from './SharedFields';
 
@@ -154,6 +155,39 @@ describe('about a picture', () => {
         query: { version: 3 },
       }),
     );
+  });
+});
+
+describe('the file', () => {
+  const file = () => new File(['png'], 'new.png', { type: 'image/png' });
+  const pick = async (
+    answer: object | (() => object),
+    r = aReference({ id: 'filed', version: 4, title: 'Old mill' }),
+  ) => {
+    const asked = answers({
+      'GET /api/v1/references/{id}/versions': [],
+      'PUT /api/v1/references/{id}/file': answer,
+    });
+    show(<Versions reference={r} />);
+    expect(screen.getByRole('button', { name: 'Replace the file' })).toBeEnabled();
+    await userEvent.upload(screen.getByLabelText('A new file for Old mill'), file());
+    return asked;
+  };
+  test('is replaced by another one, based on what is seen', async () => {
+    const asked = await pick(aReference({ id: 'filed', version: 5 }));
+    expect(await screen.findByText('Old mill has a new file.')).toBeVisible();
+    const put = asked.find((a) => a.method === 'PUT');
+    expect(put?.params).toEqual({ path: { id: 'filed' }, query: { version: 4 } });
+    expect((put?.body as unknown as FormData).get('file')).toMatchObject({ name: 'new.png' });
+  });
+  test('that is there already is told as such', async () => {
+    await pick(aReference({ id: 'filed', version: 4 }));
+    expect(await screen.findByText('Old mill is this file already.')).toBeVisible();
+  });
+  test('that cannot be read is told with the reason, and another one can be tried', async () => {
+    await pick(() => 422);
+    expect(await screen.findByText('No: 422')).toBeVisible();
+    expect(screen.getByRole('button', { name: 'Replace the file' })).toBeEnabled();
   });
 });
 
