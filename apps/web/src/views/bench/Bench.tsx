@@ -1,6 +1,6 @@
 import type { Gives } from '@urbild/core';
-import { useCallback, useMemo, useState } from 'react';
-import type { Mix, MixInfluence, Take } from '../../api/client';
+import { useMemo, useState } from 'react';
+import type { Mix, Take } from '../../api/client';
 import { useSources } from '../../shared/mix/useSources';
 import { BenchDialogs, type BenchDialog } from './BenchDialogs';
 import { BenchDrag } from './BenchDrag';
@@ -10,7 +10,6 @@ import { Course } from './Course';
 import { moved, showsMix, warningsFor } from './influences';
 import { LightTable } from './LightTable';
 import { StartDrop } from './StartDrop';
-import { USUAL_CHANGE } from './StartSettings';
 import { Tour } from './Tour';
 import { Tray } from './Tray';
 import { useTour } from './useTour';
@@ -18,6 +17,7 @@ import { useBenchKeys } from './useBenchKeys';
 import { useBenchMix } from './useBenchMix';
 import { useBenchTakes } from './useBenchTakes';
 import { useCarried } from './useCarried';
+import { useTakingIn } from './useTakingIn';
 
 interface Props {
   readonly stored: Mix;
@@ -41,19 +41,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
   const { mix, change, save } = bench;
   const lookup = useSources(mix.influences);
   const warnings = useMemo(() => warningsFor(mix, lookup, gives, shown), [mix, lookup, gives, shown]);
-  const add = useCallback(
-    (influence: MixInfluence) =>
-      change((m) => ({ ...m, influences: [...m.influences, { ...influence, id: crypto.randomUUID().slice(0, 8) }] })),
-    [change],
-  );
-  const startFrom = useCallback(
-    (id: string) =>
-      change((m) => ({
-        ...m,
-        settings: { ...m.settings, start: { of: 'reference', id, change: USUAL_CHANGE }, mask: undefined },
-      })),
-    [change],
-  );
+  const { add, startFrom } = useTakingIn(change);
   const onCarried = useCarried(gives, add);
   const render = async (count = 1) => {
     await save();

@@ -70,23 +70,7 @@ export function Inspector({ ids, references, onLike, onColour, onLarge }: Props)
             </Tabs.Content>
           </Tabs.Root>
         ) : (
-          <div className="flex flex-col gap-4">
-            <h2 className="font-title text-xl font-semibold">{ids.length} pictures</h2>
-            <div className="grid grid-cols-4 gap-1">
-              {references.slice(0, 16).map((r) => (
-                <img key={r.id} src={r.thumbnailUrl} alt={r.title} className="aspect-square w-full object-cover" />
-              ))}
-            </div>
-            {ids.length <= MOST_COMPARED && (
-              <Button onClick={() => onLarge(ids[ids.length - 1])} className="flex items-center justify-center gap-2">
-                <Columns2 size={16} aria-hidden /> Compare them large
-              </Button>
-            )}
-            <KindChoice ids={ids} references={references} />
-            <Marks ids={ids} references={references} />
-            <ManyTags ids={ids} references={references} />
-            <RightsForm key={ids.join()} ids={ids} references={references} />
-          </div>
+          <Several ids={ids} references={references} onLarge={onLarge} />
         )}
       </div>
       <div className="flex gap-2 border-t border-line p-3">
@@ -107,5 +91,28 @@ export function Inspector({ ids, references, onLike, onColour, onLarge }: Props)
         </Button>
       </div>
     </aside>
+  );
+}
+
+/** What can be said of several pictures at once. */
+function Several({ ids, references, onLarge }: Pick<Props, 'ids' | 'references' | 'onLarge'>) {
+  return (
+    <div className="flex flex-col gap-4">
+      <h2 className="font-title text-xl font-semibold">{ids.length} pictures</h2>
+      <div className="grid grid-cols-4 gap-1">
+        {references.slice(0, 16).map((r) => (
+          <img key={r.id} src={r.thumbnailUrl} alt={r.title} className="aspect-square w-full object-cover" />
+        ))}
+      </div>
+      {ids.length <= MOST_COMPARED && (
+        <Button onClick={() => onLarge(ids[ids.length - 1])} className="flex items-center justify-center gap-2">
+          <Columns2 size={16} aria-hidden /> Compare them large
+        </Button>
+      )}
+      <KindChoice ids={ids} references={references} />
+      <Marks ids={ids} references={references} />
+      <ManyTags ids={ids} references={references} />
+      <RightsForm key={ids.join()} ids={ids} references={references} />
+    </div>
   );
 }
