@@ -12,8 +12,9 @@ import {
 import { useReferencesById } from '../../api/references';
 import { PictureCell } from './PictureCell';
 import { PictureMenu } from './PictureMenu';
-import { justify, rowOf, type Cell } from './rows';
-import { useMarquee } from './useMarquee';
+import { justify, rowOf, touched, type Cell } from './rows';
+import { DrawnFrame } from '../../shared/pictures/DrawnFrame';
+import { useMarquee } from '../../shared/pictures/useMarquee';
 import { useRowKeys } from './useRowKeys';
 import { useWeigh } from '../../shared/mix/useWeigh';
 
@@ -47,7 +48,7 @@ export function PictureRows({ ids, aspects, selected, onSelect, onLarge }: Props
   const references = useReferencesById(inSight.flatMap((v) => rows[v.index]?.items.map((p) => p.item.id) ?? []));
   const chosen = useMemo(() => new Set(selected), [selected]);
   const last = selected[selected.length - 1];
-  const marquee = useMarquee(frame, rows, LIE, onSelect);
+  const marquee = useMarquee(frame, (drawn) => touched(rows, drawn, LIE), onSelect);
 
   const choose = (id: string, e: MouseEvent | KeyboardEvent) => onSelect(chosenBy(e, id, { ids, selected }));
   const focus = (id: string) => {
@@ -95,13 +96,7 @@ export function PictureRows({ ids, aspects, selected, onSelect, onLarge }: Props
             )),
           )}
         </div>
-        {marquee.box && (
-          <div
-            aria-hidden
-            className="pointer-events-none absolute border border-white bg-white/20"
-            style={marquee.box}
-          />
-        )}
+        <DrawnFrame frame={marquee.box} />
       </div>
     </PictureMenu>
   );

@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { answers, aReference, show } from '../../test/page';
 import { laidOut } from '../../test/laidOut';
 import { PictureRows } from './PictureRows';
-import { touched } from './useMarquee';
+import { touched } from './rows';
 
 const IDS = ['p0', 'p1', 'p2', 'p3', 'p4', 'p5'];
 

@@ -1,3 +1,5 @@
+import { overlap, type Frame } from '../../shared/pictures/useMarquee';
+
 /** A picture in a justified row: its place and size in px. */
 export interface Placed<T> {
   readonly item: T;
@@ -75,4 +77,26 @@ export function nearest(
   const middle = own.x + own.width / 2;
   const distance = (p: Placed<Cell>) => Math.abs(p.x + p.width / 2 - middle);
   return others.reduce((best, p) => (distance(p) < distance(best) ? p : best)).item.id;
+}
+
+/** How the rows lie: the gap between them, and the room at their sides, px. */
+interface Lie {
+  readonly gap: number;
+  readonly pad: number;
+}
+
+/** The pictures that a frame touches, in their order. */
+export function touched<T extends { readonly id: string }>(
+  rows: readonly Row<T>[],
+  frame: Frame,
+  { gap, pad }: Lie,
+): string[] {
+  const ids: string[] = [];
+  let top = 0;
+  for (const { items, height } of rows) {
+    for (const { item, x, width } of items)
+      if (overlap(frame, { left: x + pad, top, width, height })) ids.push(item.id);
+    top += height + gap;
+  }
+  return ids;
 }

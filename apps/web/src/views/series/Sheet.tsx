@@ -92,7 +92,7 @@ interface ShotsProps {
 
 /** The shots as closely as is asked for, or what to do where there are none. */
 function Shots({ series, consistency, lookup, acts, sheet, mark, onPaste }: ShotsProps) {
-  const { zoom, shots, chosen, take, picked, set, choose, open } = sheet;
+  const { zoom, shots, chosen, take, picked, set, choose, pick, open } = sheet;
   const influences = series.influences as MixInfluence[];
   const placeOf = (id: string) => series.shots.findIndex((s) => s.id === id);
   if (zoom === 'keepers') return <KeepersSheet series={series} onOpen={open} />;
@@ -124,6 +124,7 @@ function Shots({ series, consistency, lookup, acts, sheet, mark, onPaste }: Shot
             all={series.shots}
             chosen={chosen?.id}
             onChoose={choose}
+            onPick={pick}
             onOpen={open}
             onMove={(id, to) => {
               const shot = series.shots[placeOf(id)];

@@ -1,6 +1,18 @@
 import type { Consistency, Shot, ShotTake } from '../../api/client';
 import { marked } from '../../api/marked';
-import { arrivalAt, clock, fallOf, filtered, lead, ownTakes, rowsOf, tries, underWay, usualBand } from './shots';
+import {
+  arrivalAt,
+  clock,
+  fallOf,
+  filtered,
+  lead,
+  ownTakes,
+  rowsOf,
+  touchedShots,
+  tries,
+  underWay,
+  usualBand,
+} from './shots';
 
 const take = (id: string, fields: Partial<ShotTake> = {}): ShotTake => ({
   id,
@@ -117,4 +129,22 @@ test('a shot has one keeper; a keeper is not rejected, a rejected take no keeper
   const rejected = marked(kept, kept.takes[1], { rejected: true });
   expect(rejected.takes[1]).toMatchObject({ keeper: false, rejected: true });
   expect(marked(s, take('strange'), { keeper: true })).toBe(s);
+});
+
+describe('a frame over the sheet', () => {
+  const shots = Array.from({ length: 7 }, (_, k) => ({ id: String(k) }));
+  // rows of three, each 200 high, its pictures under a chart of 60
+  const lie = { columns: 3, cell: 100, gap: 8, row: 200, chart: 60, left: 16, top: 8 };
+  const over = (left: number, top: number, width: number, height: number) =>
+    touchedShots(shots, { left, top, width, height }, lie).join('');
+  test('picks what it touches, in rows that are out of sight as well', () => {
+    expect(over(120, 100, 20, 20)).toBe('1');
+    expect(over(100, 100, 40, 300)).toBe('0134');
+    expect(over(0, 0, 1000, 1000)).toBe('0123456');
+  });
+  test('picks nothing in gaps, over charts and beside the last shot', () => {
+    expect(over(117, 80, 6, 50)).toBe('');
+    expect(over(20, 10, 200, 60)).toBe('');
+    expect(over(130, 480, 300, 100)).toBe('');
+  });
 });

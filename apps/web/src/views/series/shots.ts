@@ -1,4 +1,5 @@
 import type { Consistency, FallsOut, Shot, ShotTake } from '../../api/client';
+import { overlap, type Frame } from '../../shared/pictures/useMarquee';
 
 /** How close one looks: all shots in rows, one row with the chosen shot below it, one shot, the keepers as a printed sheet. */
 export const ZOOMS = ['sheet', 'row', 'shot', 'keepers'] as const;
@@ -66,3 +67,30 @@ export const clock = (ms: number): string => {
 /** Cuts a list into rows of a length. */
 export const rowsOf = <T>(list: readonly T[], length: number): T[][] =>
   Array.from({ length: Math.ceil(list.length / length) }, (_, k) => list.slice(k * length, (k + 1) * length));
+
+/** How shots lie on a sheet, px. */
+export interface SheetLie {
+  readonly columns: number;
+  /** Width of a shot, of the gap beside it, height of a row and of the chart above its pictures. */
+  readonly cell: number;
+  readonly gap: number;
+  readonly row: number;
+  readonly chart: number;
+  /** The room around all of them. */
+  readonly left: number;
+  readonly top: number;
+}
+
+/** The shots that a frame touches, in their order, whether they are in sight or not. */
+export const touchedShots = (
+  shots: readonly Pick<Shot, 'id'>[],
+  frame: Frame,
+  { columns, cell, gap, row, chart, left, top }: SheetLie,
+): string[] =>
+  shots
+    .filter((_, k) => {
+      const above = chart + gap;
+      const place = { left: left + (k % columns) * (cell + gap), top: top + Math.floor(k / columns) * row + above };
+      return overlap(frame, { ...place, width: cell, height: row - above });
+    })
+    .map(({ id }) => id);

@@ -23,6 +23,7 @@ export interface SheetState {
   readonly picked: ReadonlySet<string>;
   readonly set: (fields: Readonly<Record<string, string | undefined>>) => void;
   readonly choose: (id: string, held?: Held) => void;
+  readonly pick: (ids: readonly string[]) => void;
   readonly open: (id: string) => void;
 }
 
@@ -83,5 +84,6 @@ export function useSheet(series: Series, consistency: Consistency | undefined): 
     [chosenId, picked, set, shots],
   );
   const open = useCallback((id: string) => set({ shot: id, zoom: 'shot', take: undefined }), [set]);
-  return { zoom, filter, shots, chosen, take, picked, set, choose, open };
+  const pick = useCallback((ids: readonly string[]) => set({ picked: ids.join(',') }), [set]);
+  return { zoom, filter, shots, chosen, take, picked, set, choose, pick, open };
 }
