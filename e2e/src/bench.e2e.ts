@@ -1,6 +1,7 @@
-import { Key, Origin, type WebElement } from 'selenium-webdriver';
+import { By, Key, Origin, type WebElement } from 'selenium-webdriver';
 import { Browser } from './browser';
 import { bringIn, drag, faultsOfAccess, pixelsOf, tooWide } from './page';
+import { penStroke } from './pen';
 import { RunningStudio } from './studio';
 
 interface Influence {
@@ -15,7 +16,7 @@ interface Influence {
 interface Mix {
   id: string;
   prompt: string;
-  settings: { emphases?: { words: string; weight: number }[] };
+  settings: { emphases?: { words: string; weight: number }[]; start?: { of: string } };
   influences: Influence[];
 }
 interface Take {
@@ -153,6 +154,47 @@ describe('a mix of four influences', () => {
     await browser.until('another lane', async () => (await mix()).influences.length === before.length + 1);
     await (await browser.button('Undo')).click();
     await browser.until('it to be gone', async () => (await mix()).influences.length === before.length);
+  });
+
+  test('a picture that is let go over the table is what the mix starts from, until that is undone', async () => {
+    await drag(browser, (await tray())[0], await browser.find('[data-testid="start-drop"]'));
+    await browser.until('the start', async () => (await mix()).settings.start?.of === 'reference');
+    await browser.find('img[alt="Start picture"]');
+    await (await browser.button('Undo')).click();
+    await browser.until('no start', async () => !(await mix()).settings.start);
+  });
+
+  test('a pen on a tablet moves a weight and the end of a span', async () => {
+    await browser.resize(1024, 768);
+    const before = (await mix()).influences;
+    await penStroke(browser.driver, await slider(': weight', 1), 0, -6);
+    await penStroke(browser.driver, await slider('end of its span', 1), -120, 0);
+    await saved();
+    await browser.until('both', async () => {
+      const [, now] = (await mix()).influences;
+      return now.weight > before[1].weight && now.to < before[1].to;
+    });
+    expect(await tooWide(browser)).toBe(0);
+    await browser.resize(1280, 800);
+    for (let k = 0; k < 2; k++) await (await browser.button('Undo')).click();
+    await browser.until('both back', async () => {
+      const [, now] = (await mix()).influences;
+      return now.weight === before[1].weight && now.to === before[1].to;
+    });
+  });
+
+  test('what each setting does is shown in pictures', async () => {
+    await (await browser.button('What each does')).click();
+    const shown = await browser.find('[role=dialog]');
+    expect(await shown.findElements(By.css('figure'))).toHaveLength(20);
+    await browser.until('the pictures', () =>
+      browser.driver.executeScript<boolean>(
+        `return [...document.querySelectorAll('[role=dialog] img')].every((i) => i.complete && i.naturalWidth > 500)`,
+      ),
+    );
+    expect(await faultsOfAccess(browser)).toEqual([]);
+    await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
+    await browser.until('it to be closed', async () => !(await browser.all('[role=dialog]')).length);
   });
 
   test('chosen lanes are scaled together', async () => {

@@ -256,6 +256,32 @@ test('keys rate, mark, and sort; marks of many are undone at once', async () => 
   await browser.until('all to be styles', async () => (await search('?kind=style')).total === 52);
 });
 
+test('two pictures are compared large under one zoom; one of them takes a new file and goes back to the old one', async () => {
+  const { ids } = await search('?sort=oldest');
+  await go(`/library?sort=oldest&sel=${ids[0]}&sel=${ids[1]}`);
+  await (await browser.button('Compare them large')).click();
+  await browser.until('both', async () => (await browser.all('[role=dialog] figure img')).length === 2);
+  await browser.driver.actions().sendKeys('+', '+').perform();
+  await browser.until('both larger', () =>
+    browser.driver.executeScript<boolean>(
+      `return [...document.querySelectorAll('[role=dialog] figure img')].every((i) => /scale\\(1\\.5/.test(i.style.transform))`,
+    ),
+  );
+  await browser.driver.actions().sendKeys(Key.ESCAPE).perform();
+  await browser.until('it to be closed', async () => !(await browser.all('[role=dialog]')).length);
+
+  const reference = () => studio.get<{ sourceUrl: string }>(`/references/${ids[0]}`);
+  const before = await reference();
+  const file = path.join(folder, 'worked on.png');
+  const { data, raw } = scene(91);
+  await writeFile(file, await sharp(data, { raw }).png().toBuffer());
+  await go(`/library?sel=${ids[0]}`);
+  await (await browser.find('input[aria-label^="A new file for"]')).sendKeys(file);
+  await browser.until('the new file', async () => (await reference()).sourceUrl !== before.sourceUrl);
+  await (await browser.button('Go back to it')).click();
+  await browser.until('the old file', async () => (await reference()).sourceUrl === before.sourceUrl);
+});
+
 test('found by words, by colour, by likeness; the address keeps it, and a search is saved', async () => {
   await go('/library');
   await (await browser.find('input[placeholder^="Find by words"]')).sendKeys('scene 07');

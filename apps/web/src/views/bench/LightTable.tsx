@@ -91,7 +91,7 @@ function BareTable({ loading, fresh }: Pick<Props, 'loading' | 'fresh'>) {
 
 function ControlBeside({ take }: { take: Take }) {
   return (
-    <figure className="w-48 shrink-0">
+    <figure className="w-[clamp(12rem,18%,24rem)] shrink-0">
       <div className="bg-black/15" style={{ aspectRatio: take.width / take.height }}>
         {take.control?.pictureUrl && (
           <img
