@@ -131,6 +131,29 @@ test('the shares that were used are those of the formula', async () => {
   }
 });
 
+test('only pictures that pull are asked for', async () => {
+  const asked = async (fields: Partial<RenderRequest>) => {
+    const names: string[] = [];
+    await engine.render(request({ width: 48, height: 36, ...fields }), (name) => {
+      names.push(name);
+      return source();
+    });
+    return names;
+  };
+  const named = (content: string, fields: object = {}) =>
+    influence({ id: content, pictures: [{ content, weight: 1 }], ...fields });
+  const [off, zero] = [named('off', { on: false }), named('zero', { weight: 0 })];
+  const parts = influence({
+    id: 'parts',
+    pictures: [
+      { content: 'whole', weight: 1 },
+      { content: 'none', weight: 0 },
+    ],
+  });
+  expect(await asked({ influences: [off, zero, parts, named('pulls')] })).toEqual(['whole', 'pulls']);
+  expect(await asked({ influences: [named('pulls')], balance: 0 })).toEqual([]);
+});
+
 test('progress rises to the end with pictures, and says what was understood', async () => {
   const seen: RenderProgress[] = [];
   const result = await engine.render(

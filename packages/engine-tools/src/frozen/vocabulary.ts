@@ -32,6 +32,11 @@ const NEAR_PROMPTS: readonly string[] = [
   ...first('pattern').map((pattern) => `half figure of a woman in a ${pattern} dress, kitchen`),
   ...first('expression').map((face, k) => `portrait of a ${cycle(PEOPLE, k)}, ${face}, pier`),
   ...CAST_NAMES.map((name) => `portrait of ${name} at night`),
+  // what glows, and what a cloth wears from the waist down, in pictures that are large enough for it
+  ...MEDIA.map((medium) => `${medium} of a woman with a lantern beside a campfire at night`),
+  ...first('pattern').flatMap((pattern, k) =>
+    ['trousers', 'skirt', 'coat'].map((garment) => `a ${cycle(PEOPLE, k)} in ${pattern} ${garment}, pier`),
+  ),
 ];
 
 const PROMPTS: readonly string[] = [

@@ -43,8 +43,7 @@ export function stageChanges(
   const stage = { request, labels, mapped, figures, depth, checkpoint };
   const pulls = loaded.flatMap((p) => pullsOf(p, request, plan));
   return ORDER.flatMap((gives) => {
-    // those that serve as something else come after those that are it
-    const own = pulls.filter((p) => p.as === gives).sort((a, b) => +(a.by.gives !== gives) - +(b.by.gives !== gives));
+    const own = pulls.filter((p) => p.as === gives);
     return own.length ? (ACTIONS[gives].changes?.(own, stage) ?? []) : [];
   });
 }
