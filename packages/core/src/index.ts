@@ -55,6 +55,7 @@ export * from './prompt/understand';
 export * from './prompt/emphasis';
 export * from './prompt/edit';
 export * from './prompt/suggest';
+export * from './prompt/titleOf';
 export { VOCABULARY, VOCABULARY_SIZE } from './prompt/lexicon';
 export { COLOUR_VALUES } from './prompt/english/colours';
 export { HOLDABLE, SEATS, THING_WORDS } from './prompt/english/things';

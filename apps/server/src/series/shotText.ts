@@ -1,4 +1,4 @@
-import { MAX_PROMPT_LENGTH } from '@urbild/core';
+import { MAX_PROMPT_LENGTH, titleOf } from '@urbild/core';
 import { parse } from 'csv-parse/sync';
 import { Problem } from '../platform/problems/problem';
 import { MOST_SHOTS, type NewShotDto } from './series.dto';
@@ -77,11 +77,5 @@ const fromLines = (lines: readonly string[]): NewShotDto[] =>
 function shot(prompt: string, title: string | undefined, line: number, notes?: string, seed?: number): NewShotDto {
   if (prompt.length > MAX_PROMPT_LENGTH)
     throw refused(`Line ${line} has ${prompt.length} characters; a prompt has at most ${MAX_PROMPT_LENGTH}.`);
-  return { title: (title ?? titleOf(prompt)).slice(0, 120), prompt, notes: notes?.slice(0, 4000), seed };
-}
-
-/** The first words of a prompt, as a title. */
-function titleOf(prompt: string): string {
-  const words = prompt.split(/[,.;]/)[0].trim().split(/\s+/).slice(0, 5).join(' ');
-  return (words[0]?.toUpperCase() ?? '') + words.slice(1);
+  return { title: (title ?? titleOf(prompt, 120)).slice(0, 120), prompt, notes: notes?.slice(0, 4000), seed };
 }
