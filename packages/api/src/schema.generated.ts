@@ -2076,6 +2076,8 @@ export interface components {
             avoid: string;
             settings: components["schemas"]["MixSettingsDto"];
             influences: components["schemas"]["MixInfluenceDto"][];
+            /** @description done with: it stands in no list of what is worked on */
+            archived: boolean;
             updatedAt: string;
             /** @description to be sent with every change */
             version: number;
@@ -2093,6 +2095,7 @@ export interface components {
             avoid?: string;
             settings?: components["schemas"]["MixSettingsDto"];
             influences?: components["schemas"]["MixInfluenceDto"][];
+            archived?: boolean;
             version: number;
         };
         MixVersionDto: {

@@ -93,6 +93,7 @@ export class MixDto {
   @ApiProperty() avoid!: string;
   @ApiProperty({ type: MixSettingsDto }) settings!: MixSettingsDto;
   @ApiProperty({ type: [MixInfluenceDto] }) influences!: MixInfluenceDto[];
+  @ApiProperty({ description: 'done with: it stands in no list of what is worked on' }) archived!: boolean;
   @ApiProperty() updatedAt!: string;
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }
@@ -156,6 +157,7 @@ export class NewMixDto extends MixFieldsDto {}
 
 /** Changes to a mix; what is absent stays. */
 export class ChangeMixDto extends MixFieldsDto {
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() archived?: boolean;
   @ApiProperty() @IsInt() @Min(1) version!: number;
 }
 
@@ -167,6 +169,7 @@ export const toMixDto = (m: Mix): MixDto => ({
   avoid: m.avoid,
   settings: m.settings,
   influences: m.influences,
+  archived: m.archived,
   updatedAt: m.updatedAt.toISOString(),
   version: m.version,
 });

@@ -17,6 +17,8 @@ export const MixEntity = defineEntity({
     avoid: p.text(),
     settings: p.json<MixSettings>().comment(NAMES_BLOBS_INSIDE),
     influences: p.json<MixInfluence[]>().comment(NAMES_BLOBS_INSIDE),
+    /** Done with: in no list of what is worked on. */
+    archived: p.boolean().default(false),
     createdAt: p.datetime(),
     updatedAt: p.datetime().index(),
     deletedAt: p.datetime().nullable(),

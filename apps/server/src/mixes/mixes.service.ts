@@ -46,6 +46,7 @@ export class MixesService {
       avoid: fields.avoid ?? '',
       settings: { ...(fields.settings ?? { aspect: '3:2', seed: 1, balance: 1 }) },
       influences: plainInfluences(fields.influences ?? (await this.usual())),
+      archived: false,
       createdAt: now,
       updatedAt: now,
       version: 1,
@@ -64,6 +65,7 @@ export class MixesService {
     if (change.avoid !== undefined) mix.avoid = change.avoid;
     if (change.settings !== undefined) mix.settings = { ...change.settings };
     if (change.influences !== undefined) mix.influences = plainInfluences(change.influences);
+    if (change.archived !== undefined) mix.archived = change.archived;
     mix.updatedAt = new Date();
     await this.em.flush();
     this.events.publish({ type: 'mix', id });

@@ -46,6 +46,24 @@ test('a mix is made, changed, listed and put away', async () => {
   await studio.ask.get(`/api/v1/mixes/${mix.id}`).expect(404);
 });
 
+test('a mix is archived and brought back; it stays as it is', async () => {
+  const mix = await newMix(studio, reference);
+  expect(mix.archived).toBe(false);
+  const at = `/api/v1/mixes/${mix.id}`;
+  const { body } = await studio.ask.patch(at).send({ version: mix.version, archived: true }).expect(200);
+  const archived = body as MixDto;
+  expect(archived).toMatchObject({ archived: true, prompt: mix.prompt, influences: mix.influences });
+  expect(((await studio.ask.get('/api/v1/mixes')).body as MixDto[]).find(({ id }) => id === mix.id)?.archived).toBe(
+    true,
+  );
+  const again = await studio.ask.patch(at).send({ version: archived.version, archived: false }).expect(200);
+  expect((again.body as MixDto).archived).toBe(false);
+  await studio.ask
+    .patch(at)
+    .send({ version: archived.version + 1, archived: 'yes' })
+    .expect(400);
+});
+
 test('a write that was overtaken is refused with the present state', async () => {
   const mix = await newMix(studio, reference);
   await studio.ask.patch(`/api/v1/mixes/${mix.id}`).send({ version: mix.version, prompt: 'theirs' }).expect(200);

@@ -5,15 +5,16 @@ import { api, ask, type Mix } from '../client';
 import { keys } from '../keys';
 import { inList, mirrored, portOf, storedOf } from './port';
 
-/** What of a mix is edited on the bench. */
-export type MixFields = Pick<Mix, 'name' | 'prompt' | 'avoid' | 'settings' | 'influences'>;
+/** What of a mix is edited on the bench, and whether it is done with. */
+export type MixFields = Pick<Mix, 'name' | 'prompt' | 'avoid' | 'settings' | 'influences' | 'archived'>;
 
-export const mixFields = ({ name, prompt, avoid, settings, influences }: Mix): MixFields => ({
+export const mixFields = ({ name, prompt, avoid, settings, influences, archived }: Mix): MixFields => ({
   name,
   prompt,
   avoid,
   settings,
   influences,
+  archived,
 });
 
 export const mixDocument = (client: QueryClient, mix: Mix): SaveQueue<MixFields> =>

@@ -19,11 +19,18 @@ interface Props {
 const MANY = 7;
 const card = 'flex w-full flex-col overflow-hidden rounded-lg border border-line bg-card text-left hover:border-ink';
 
-/** Mixes as cards with the picture that stands for each, found by words of their names and prompts, and one for a new mix. */
+/**
+ * Mixes as cards with the picture that stands for each, found by words of their names and prompts, and one for a new mix. Those that are
+ * archived are behind a button.
+ */
 export function MixCards({ mixes, fresh, first, onChoose }: Props) {
   const covers = useMixCovers();
   const [typed, setTyped] = useState('');
-  const found = mixes.filter(({ name, prompt }) => saysAll(`${name} ${prompt}`, typed));
+  const [shelf, setShelf] = useState<'kept' | 'archived'>('kept');
+  const archived = mixes.filter((m) => m.archived);
+  const found = (shelf === 'archived' ? archived : mixes.filter((m) => !m.archived)).filter(({ name, prompt }) =>
+    saysAll(`${name} ${prompt}`, typed),
+  );
   return (
     <div className="flex min-h-0 flex-col gap-3">
       {mixes.length >= MANY && (
@@ -68,7 +75,16 @@ export function MixCards({ mixes, fresh, first, onChoose }: Props) {
           </button>
         ))}
       </OneStop>
-      {!found.length && mixes.length > 0 && <p className="text-muted">No mix has these words.</p>}
+      {archived.length > 0 && (
+        <button
+          type="button"
+          className="self-start underline underline-offset-2"
+          onClick={() => setShelf(shelf === 'kept' ? 'archived' : 'kept')}
+        >
+          {shelf === 'kept' ? `Archived mixes (${archived.length})` : 'Mixes that are worked on'}
+        </button>
+      )}
+      {!found.length && typed && <p className="text-muted">No mix has these words.</p>}
     </div>
   );
 }

@@ -47,7 +47,7 @@ export function WeighProvider({ children }: { children: ReactNode }) {
     async (added: readonly MixInfluence[]) => {
       try {
         const mixes = await client.fetchQuery({ queryKey: keys.mixes, queryFn: () => ask(api.GET('/api/v1/mixes')) });
-        if (mixes.length) setAsked({ added, mixes });
+        if (mixes.some((m) => !m.archived)) setAsked({ added, mixes });
         else await into(undefined, { added, mixes });
       } catch (error) {
         tell((error as Error).message, { grave: true });
@@ -55,7 +55,7 @@ export function WeighProvider({ children }: { children: ReactNode }) {
     },
     [client, into, tell],
   );
-  const last = asked?.mixes[0].id;
+  const last = asked?.mixes.find((m) => !m.archived)?.id;
   return (
     <WeighContext.Provider value={weigh}>
       {children}

@@ -67,6 +67,24 @@ test('the mix of the demo is never the one that Enter takes', async () => {
   expect((patches(asked)[0].body as Mix).influences.map((i) => i.id)).toEqual(['new']);
 });
 
+test('archived mixes are behind a button, and are not the one that Enter takes', async () => {
+  open([aMix({ name: 'Old plates', archived: true }), aMix({ name: 'Marsh' })]);
+  await userEvent.click(screen.getByText('weigh'));
+  expect(await screen.findByRole('button', { name: 'Marsh' })).toHaveFocus();
+  expect(screen.queryByRole('button', { name: 'Old plates' })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Archived mixes (1)' }));
+  expect(screen.getByRole('button', { name: 'Old plates' })).toBeVisible();
+  expect(screen.queryByRole('button', { name: 'Marsh' })).toBeNull();
+  await userEvent.click(screen.getByRole('button', { name: 'Mixes that are worked on' }));
+  expect(screen.getByRole('button', { name: 'Marsh' })).toBeVisible();
+});
+
+test('where all mixes are archived nobody is asked', async () => {
+  const asked = open([aMix({ archived: true })]);
+  await userEvent.click(screen.getByText('weigh'));
+  await waitFor(() => expect(patches(asked)).toHaveLength(1));
+});
+
 test('Escape leaves everything as it is', async () => {
   const asked = open([aMix()]);
   await userEvent.click(screen.getByText('weigh'));

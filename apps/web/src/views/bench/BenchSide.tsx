@@ -36,6 +36,8 @@ export function BenchSide({ bench, takes, mixes, mixId, lookup, warnings, onOpen
           name={mix.name}
           mixes={mixes}
           mixId={mixId}
+          archived={mix.archived}
+          onArchive={(archived) => change((m) => ({ ...m, archived }))}
           onRename={(name) => change((m) => ({ ...m, name }))}
           onOpen={onOpen}
           onNew={onNew}

@@ -14,7 +14,7 @@ export function BenchView() {
   const { data: studio } = useStudio();
   const newMix = useNewMix();
   const [fallback] = useState(mixId);
-  const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : mixes?.[0]);
+  const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : mixes?.find((m) => !m.archived));
   useTitle('Bench', mix?.name);
   const make = () =>
     newMix.mutate({ name: `Mix ${(mixes?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });

@@ -11,13 +11,15 @@ interface MixNameProps {
   readonly name: string;
   readonly mixes: readonly Mix[];
   readonly mixId: string;
+  readonly archived: boolean;
+  readonly onArchive: (archived: boolean) => void;
   readonly onRename: (name: string) => void;
   readonly onOpen: (mixId: string) => void;
   readonly onNew: () => void;
 }
 
 /** The name of the mix, the way to the others, and a new one. */
-export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixNameProps) {
+export function MixName({ name, mixes, mixId, archived, onArchive, onRename, onOpen, onNew }: MixNameProps) {
   const go = useNavigate();
   const make = useSeriesOfMix();
   const [choosing, setChoosing] = useState(false);
@@ -57,6 +59,9 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
         >
           Make a series
         </Button>
+        <Button look="plain" className="shrink-0 py-0.5" onClick={() => onArchive(!archived)}>
+          {archived ? 'Bring back' : 'Archive'}
+        </Button>
       </div>
       {choosing && (
         <MixDialog
@@ -64,7 +69,7 @@ export function MixName({ name, mixes, mixId, onRename, onOpen, onNew }: MixName
           onClose={() => setChoosing(false)}
           mixes={others}
           fresh="A new mix"
-          first={others[0].id}
+          first={others.find((m) => !m.archived)?.id}
           onChoose={(mix) => {
             setChoosing(false);
             if (mix) onOpen(mix.id);

@@ -234,6 +234,16 @@ describe('changing the mix', () => {
     await waitFor(() => expect(saved(asked).at(-1)?.influences).toMatchObject([{ referenceId: 'r' }]));
   });
 
+  test('it is archived, stays on the bench, and is brought back by undo', async () => {
+    const asked = open(aMix({ archived: false }), { at: '?drafts=off' });
+    await userEvent.click(await screen.findByRole('button', { name: 'Archive' }));
+    await waitFor(() => expect(saved(asked).at(-1)).toMatchObject({ archived: true }));
+    expect(screen.getByRole('button', { name: 'Bring back' })).toBeVisible();
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });
+    await waitFor(() => expect(saved(asked).at(-1)).toMatchObject({ archived: false }));
+    expect(screen.getByRole('button', { name: 'Archive' })).toBeVisible();
+  });
+
   test('the name is saved, and stands in the title of the window', async () => {
     const asked = open(aMix(), { at: '?drafts=off' });
     const name = await screen.findByLabelText('Name of the mix');

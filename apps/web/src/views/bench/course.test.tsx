@@ -94,6 +94,7 @@ describe('the course', () => {
   function Bench({ influences }: { influences: Edited['influences'] }) {
     const [mix, setMix] = useState<Edited>({
       name: 'Harbour',
+      archived: false,
       prompt: 'a mill',
       avoid: '',
       settings: { aspect: '3:2', seed: 1, balance: 1 },

@@ -286,14 +286,15 @@ describe('the tools of a mask', () => {
   });
 });
 
-test('a mix is renamed where its name stands, and others are opened from there', async () => {
+test('a mix is renamed and archived where its name stands, and others are opened from there', async () => {
   const asked = answers({ 'POST /api/v1/series/from-mix': { id: 'e' } });
-  const on = { rename: jest.fn(), open: jest.fn(), make: jest.fn() };
+  const on = { rename: jest.fn(), archive: jest.fn(), open: jest.fn(), make: jest.fn() };
   const mixes = [
     { id: 'm', name: 'Harbour' },
     { id: 'n', name: 'Marsh' },
   ] as never;
-  show(<MixName name="Harbour" mixes={mixes} mixId="m" onRename={on.rename} onOpen={on.open} onNew={on.make} />);
+  const acts = { onRename: on.rename, onArchive: on.archive, onOpen: on.open, onNew: on.make };
+  show(<MixName name="Harbour" mixes={mixes} mixId="m" archived={false} {...acts} />);
   const field = screen.getByLabelText('Name of the mix');
   await userEvent.clear(field);
   await userEvent.tab();
@@ -304,6 +305,8 @@ test('a mix is renamed where its name stands, and others are opened from there',
   expect(screen.getByRole('button', { name: 'Marsh' })).toHaveFocus();
   await userEvent.click(screen.getByRole('button', { name: 'Marsh' }));
   expect(on.open).toHaveBeenCalledWith('n');
+  await userEvent.click(screen.getByRole('button', { name: 'Archive' }));
+  expect(on.archive).toHaveBeenCalledWith(true);
   await userEvent.click(screen.getByRole('button', { name: 'Make a series' }));
   await waitFor(() => expect(asked.at(-1)).toMatchObject({ method: 'POST', body: { mixId: 'm' } }));
 });
