@@ -175,7 +175,7 @@ export interface PlantedFigures {
   readonly named: number;
   readonly rightCause: number;
   /** Brought back by the first remedy. */
-  readonly mended: number;
+  readonly remedied: number;
   /** Brought back by a remedy that was tried: those are offered. */
   readonly offered: number;
   readonly falseAlarms: number;
@@ -189,7 +189,7 @@ export async function plantedIn({ rig, series, looks, people, contrary }: Prepar
   const context = { names: [], height: rig.height };
   let named = 0;
   let rightCause = 0;
-  let mended = 0;
+  let remedied = 0;
   let offered = 0;
   let falseAlarms = 0;
   const notes: string[] = [];
@@ -227,11 +227,11 @@ export async function plantedIn({ rig, series, looks, people, contrary }: Prepar
     if (spoiling.causes.includes(own.cause)) rightCause++;
     else notes.push(`series ${s + 1}: ${spoiling.name} was taken for "${own.cause}": ${own.sentence}`);
     const helps = await bringBack(rig, judged, own, facts, find);
-    if (helps[0]) mended++;
+    if (helps[0]) remedied++;
     if (helps.some(Boolean)) offered++;
     else notes.push(`series ${s + 1}: no remedy of "${own.cause}" brought it back (${spoiling.name})`);
   }
-  return { named, rightCause, mended, offered, falseAlarms, sound: series * (SHOTS - 1), notes };
+  return { named, rightCause, remedied, offered, falseAlarms, sound: series * (SHOTS - 1), notes };
 }
 
 async function planted(): Promise<void> {
@@ -247,7 +247,7 @@ async function planted(): Promise<void> {
   PEOPLE.forEach(([name, words], k) => rig.character(`who${k}`, name, words, 'gouache'));
   rig.character('rival', 'Marek', 'an old man with a white beard, in a black coat', 'gouache');
   const prepared = { rig, series: SERIES, looks: LOOKS.length, people: PEOPLE.length, contrary: CONTRARY };
-  const { named, rightCause, mended, falseAlarms, sound, notes } = await plantedIn(prepared);
+  const { named, rightCause, remedied, falseAlarms, sound, notes } = await plantedIn(prepared);
   console.log(
     `${SERIES} prepared series of ${SHOTS} shots, one shot of each spoiled in one of ${SPOILINGS.length} ways:`,
   );
@@ -256,7 +256,7 @@ async function planted(): Promise<void> {
   console.log(
     `  false alarms                         ${falseAlarms}/${sound} = ${((100 * falseAlarms) / sound).toFixed(1)} %  (wanted: <= 5 %)`,
   );
-  console.log(`  brought back by the first remedy       ${mended}/${SERIES}  (wanted: 14)`);
+  console.log(`  brought back by the first remedy       ${remedied}/${SERIES}  (wanted: 14)`);
   for (const n of notes) console.log(`    ${n}`);
 }
 

@@ -37,7 +37,7 @@ export async function foreignSeries(print: (text: string) => void): Promise<Line
     { what: 'false alarms, part of the sound shots', figure: found.falseAlarms / found.sound, most: 0.03 },
     {
       what: 'first remedies that bring the shot back, part of those named',
-      figure: found.mended / Math.max(1, found.named),
+      figure: found.remedied / Math.max(1, found.named),
       least: 0.9,
     },
     {

@@ -1033,7 +1033,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["SeriesController_goOn"];
+        post: operations["SeriesController_resume"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4702,7 +4702,7 @@ export interface operations {
             };
         };
     };
-    SeriesController_goOn: {
+    SeriesController_resume: {
         parameters: {
             query?: never;
             header?: never;

@@ -1,7 +1,7 @@
 /**
  * The patch matching kernel, AssemblyScript with SIMD; compiled by `npm run kernel` into
  * src/synthesis/kernel.generated.ts. A pixel is one v128 (L, a, b, extra). Targets carry a border of 2 pixels, the atlas
- * of references none (its `valid` map leaves 3 pixels out). src/synthesis/kernelTwin.ts is the same in TypeScript and
+ * of references none (its `valid` map leaves 3 pixels out). src/synthesis/kernel.reference.ts is the same in TypeScript and
  * gives the same bytes.
  */
 let state: u32 = 1;

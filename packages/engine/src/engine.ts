@@ -19,7 +19,7 @@ import { outlinesOf } from './render/outlines';
 import { renderPass } from './render/pass';
 import { paintScene } from './render/scene';
 import { wordsFound } from './render/wordsFound';
-import type { MatchHelper } from './synthesis/halves';
+import type { MatchHelper } from './synthesis/tiles';
 import { planSynthesis } from './synthesis/plan';
 
 const PREVIEW_SIDE = 192;

@@ -14,7 +14,7 @@ export { figureDistances, figureFor, toldSheet } from './render/figures';
 export { cameraWindow } from './frames/seenStage';
 export { factsOfRender, meanSharesOf, type KnownRender } from './render/shotFacts';
 export { shapeFaults, type ShapeFaults } from './staging/silhouette';
-export type { MatchHelper } from './synthesis/halves';
+export type { MatchHelper } from './synthesis/tiles';
 export { matchRegion, type RegionTask } from './synthesis/matchRegion';
 export { threadKernel } from './synthesis/kernel';
 export { planSynthesis, type ReadInfluence, type SynthesisPlan } from './synthesis/plan';

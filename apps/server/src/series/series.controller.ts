@@ -93,8 +93,8 @@ export class SeriesController {
   @Post(':id/go-on')
   @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
-  async goOn(@Param('id') id: string): Promise<SeriesDto> {
-    await this.runs.goOn(await this.series.find(id), await this.series.takesOf(await this.series.shotsOf(id)));
+  async resume(@Param('id') id: string): Promise<SeriesDto> {
+    await this.runs.resume(await this.series.find(id), await this.series.takesOf(await this.series.shotsOf(id)));
     return this.series.get(id);
   }
 

@@ -60,7 +60,7 @@ export class SeriesRunService {
       }
     await together(this.em, async () => {
       await this.queue.put(orders);
-      if (series.paused) await this.goOn(series, own);
+      if (series.paused) await this.resume(series, own);
     });
     this.events.publish({ type: 'series', id: series.id });
     return orders.length;
@@ -74,7 +74,7 @@ export class SeriesRunService {
     });
   }
 
-  async goOn(series: Series, own: readonly Take[]): Promise<void> {
+  async resume(series: Series, own: readonly Take[]): Promise<void> {
     await together(this.em, async (em) => {
       await this.setPaused(series, false);
       await this.jobs.release(em, 'take', idsOf(own));

@@ -28,11 +28,11 @@ export class ShotsService implements OnModuleInit {
   ) {}
 
   onModuleInit(): void {
-    this.takes.whenKept((take) => this.goOnWith(take));
+    this.takes.whenKept((take) => this.continueWith(take));
   }
 
   /** A shot goes on with the seed of its keeper. */
-  private async goOnWith({ shotId, origin }: Take): Promise<void> {
+  private async continueWith({ shotId, origin }: Take): Promise<void> {
     const shot = shotId ? await this.em.findOne(ShotEntity, { id: shotId }) : null;
     if (!shot) return;
     shot.seed = origin.request.seed;

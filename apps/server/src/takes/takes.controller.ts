@@ -2,7 +2,7 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } fr
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { InForceDto, MixDto } from '../mixes/mix.dto';
 import { QUALITIES } from '../mixes/mix.entity';
-import { GoOnService } from './goOn.service';
+import { DeriveService } from './derive.service';
 import { InForceService } from './inForce.service';
 import { ChangeTakeDto, CoverDto, EnlargeDto, MoreLikeDto, NewTakeDto, TakeDto, WorkedDto } from './take.dto';
 import { TakesService } from './takes.service';
@@ -12,7 +12,7 @@ import { TakesService } from './takes.service';
 export class TakesController {
   constructor(
     private readonly takes: TakesService,
-    private readonly goingOn: GoOnService,
+    private readonly deriving: DeriveService,
     private readonly inForce: InForceService,
   ) {}
 
@@ -85,21 +85,21 @@ export class TakesController {
   @Post(':id/enlarge')
   @ApiCreatedResponse({ type: TakeDto })
   enlarge(@Param('id') id: string, @Body() { times }: EnlargeDto): Promise<TakeDto> {
-    return this.goingOn.enlarge(id, times);
+    return this.deriving.enlarge(id, times);
   }
 
   /** Makes a take again by the engine as it is now; the one before stays. */
   @Post(':id/redraw')
   @ApiCreatedResponse({ type: TakeDto })
   redraw(@Param('id') id: string): Promise<TakeDto> {
-    return this.goingOn.redraw(id);
+    return this.deriving.redraw(id);
   }
 
   /** Takes that vary one. */
   @Post(':id/more')
   @ApiCreatedResponse({ type: [TakeDto] })
   more(@Param('id') id: string, @Body() { count }: MoreLikeDto): Promise<TakeDto[]> {
-    return this.goingOn.more(id, count);
+    return this.deriving.more(id, count);
   }
 
   @Post(':id/cancel')
@@ -113,7 +113,7 @@ export class TakesController {
   @Post(':id/mix')
   @ApiCreatedResponse({ type: MixDto })
   mixOf(@Param('id') id: string): Promise<MixDto> {
-    return this.goingOn.mixOf(id);
+    return this.deriving.mixOf(id);
   }
 
   @Delete(':id')

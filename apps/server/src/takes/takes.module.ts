@@ -9,7 +9,7 @@ import { SamplesController } from './samples.controller';
 import { TakesController } from './takes.controller';
 import { TallyController } from './tally.controller';
 import { BuiltInTakeEngine } from './builtInEngine';
-import { GoOnService } from './goOn.service';
+import { DeriveService } from './derive.service';
 import { InForceService } from './inForce.service';
 import { SamplesService } from './samples.service';
 import { ENGINE } from './takeEngine';
@@ -24,7 +24,7 @@ import { TallyService } from './tally.service';
   controllers: [FromTakeController, OutlinesController, SamplesController, TakesController, TallyController],
   providers: [
     { provide: ENGINE, useClass: BuiltInTakeEngine },
-    GoOnService,
+    DeriveService,
     InForceService,
     SamplesService,
     TakeQueue,

@@ -157,7 +157,7 @@ function seriesActs({ id, client, now, tell, grave, act }: Acting) {
         })
         .catch(grave),
     pause: () => act(() => ask(api.POST('/api/v1/series/{id}/pause', at(id)))),
-    goOn: () => act(() => ask(api.POST('/api/v1/series/{id}/go-on', at(id)))),
+    resume: () => act(() => ask(api.POST('/api/v1/series/{id}/go-on', at(id)))),
     stop: () => act(() => ask(api.POST('/api/v1/series/{id}/stop', at(id)))),
   };
 }

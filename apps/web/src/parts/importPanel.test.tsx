@@ -11,7 +11,7 @@ const twin = { sourceUrl: '/old', title: 'The quay' };
 
 let added: jest.SpyInstance;
 beforeEach(() => {
-  jest.spyOn(SendingLine.prototype, 'goOn').mockResolvedValue();
+  jest.spyOn(SendingLine.prototype, 'resume').mockResolvedValue();
   added = jest.spyOn(SendingLine.prototype, 'add').mockResolvedValue();
 });
 

@@ -53,7 +53,7 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     const arrived = () => void client.invalidateQueries({ queryKey: keys.imports });
     Object.assign(line, { onArrived: arrived, onRefused: (text: string) => tell(text, { grave: true }) });
-    void line.goOn();
+    void line.resume();
   }, [line, client, tell]);
   useEffect(() => {
     const onPaste = (e: ClipboardEvent) => {

@@ -122,9 +122,9 @@ describe('the line of files to the studio', () => {
     const { line } = aLine();
     await line.add([file('a')]);
     kept.set('old', { id: 'old', name: 'left', file: file('left') });
-    await line.goOn();
+    await line.resume();
     expect(names(line)).toEqual(['a', 'left']);
-    await line.goOn();
+    await line.resume();
     expect(names(line)).toEqual(['a', 'left']);
   });
 

@@ -77,7 +77,7 @@ export class SendingLine {
   }
 
   /** Goes on with what an earlier page left. */
-  async goOn(): Promise<void> {
+  async resume(): Promise<void> {
     const left = await waitingFiles().catch(() => []);
     const known = new Set(this.sending.map((s) => s.id));
     this.take(left.filter((f) => !known.has(f.id)));

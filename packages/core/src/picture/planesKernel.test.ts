@@ -1,7 +1,7 @@
 import { Random } from '../maths/random';
 import { linearToLab, SRGB_TO_LINEAR } from '../colour/oklab';
 import { blurBy, enlargePlane, filterResponses, halvePlane, labPlanes, shrinkPlane } from './planesKernel';
-import { blurTwin, enlargeTwin, labTwin, responsesTwin, shrinkTwin } from './planesTwin';
+import { blurReference, enlargeReference, labReference, responsesReference, shrinkReference } from './planes.reference';
 import { between, coverage } from './resample';
 
 const random = new Random(4);
@@ -19,15 +19,15 @@ const SIZES = [
   [1, 1],
 ] as const;
 
-test.each(SIZES)('a blur of %i x %i gives the bytes of its twin', (w, h) => {
+test.each(SIZES)('a blur of %i x %i gives the bytes of its reference implementation', (w, h) => {
   for (const radius of [1, 3, 9]) {
     const half = Float32Array.from({ length: radius + 1 }, (_, i) => 1 / (i + 2));
     const source = plane(w, h);
-    same(blurBy(source, w, h, half), blurTwin(source, w, h, half));
+    same(blurBy(source, w, h, half), blurReference(source, w, h, half));
   }
 });
 
-test.each(SIZES.slice(0, 4))('resampling %i x %i gives the bytes of its twin', (w, h) => {
+test.each(SIZES.slice(0, 4))('resampling %i x %i gives the bytes of its reference implementation', (w, h) => {
   const source = plane(w, h);
   for (const [dw, dh] of [
     [Math.ceil(w / 3), Math.ceil(h / 2)],
@@ -35,7 +35,7 @@ test.each(SIZES.slice(0, 4))('resampling %i x %i gives the bytes of its twin', (
   ]) {
     const out = new Float32Array(dw * dh);
     shrinkPlane(source, { sw: w, dw, dh, across: coverage(w, dw), down: coverage(h, dh), out });
-    same(out, shrinkTwin(source, w, coverage(w, dw), coverage(h, dh)));
+    same(out, shrinkReference(source, w, coverage(w, dw), coverage(h, dh)));
   }
   for (const [dw, dh] of [
     [w * 2, h * 3],
@@ -43,7 +43,7 @@ test.each(SIZES.slice(0, 4))('resampling %i x %i gives the bytes of its twin', (
   ]) {
     const out = new Float32Array(dw * dh);
     enlargePlane(source, { sw: w, dw, dh, across: between(w, dw), down: between(h, dh), out });
-    same(out, enlargeTwin(source, w, between(w, dw), between(h, dh)));
+    same(out, enlargeReference(source, w, between(w, dw), between(h, dh)));
   }
 });
 
@@ -53,7 +53,7 @@ test('half the size is the mean of four', () => {
   expect([...out]).toEqual([3.5, 5.5]);
 });
 
-test('filters answer as their twin does', () => {
+test('filters answer as their reference implementation does', () => {
   const bank = plane(24, 147);
   for (const [w, h, step] of [
     [24, 17, 1],
@@ -62,7 +62,7 @@ test('filters answer as their twin does', () => {
   ]) {
     const planes = [plane(w, h), plane(w, h), plane(w, h)];
     const answers = filterResponses(planes, w, h, step, bank).map((a) => a.slice());
-    responsesTwin(planes, w, h, step, bank).forEach((twin, k) => same(answers[k], twin));
+    responsesReference(planes, w, h, step, bank).forEach((reference, k) => same(answers[k], reference));
   }
   expect(filterResponses([plane(5, 5), plane(5, 5), plane(5, 5)], 5, 5, 1, bank)[0]).toHaveLength(0);
 });
@@ -75,12 +75,12 @@ test('the memory of the kernel grows with what is asked of it', () => {
   expect(a[450 * 700 + 450]).not.toBe(0);
 });
 
-test('colours turn into the bytes of their twin and into OKLab, black, white and transparent ones too', () => {
+test('colours turn into the bytes of their reference implementation and into OKLab, black, white and transparent ones too', () => {
   const pixels = [0, 0, 0, 255, 255, 255, 255, 255, 1, 0, 0, 255, 9, 200, 90, 0, 12, 34, 56, 128];
   while (pixels.length < 4 * 1001) pixels.push(Math.floor(random.next() * 256));
   const rgba = Uint8Array.from(pixels);
   const planes = labPlanes(rgba, 1001, SRGB_TO_LINEAR, 1.6);
-  labTwin(rgba, 1001, SRGB_TO_LINEAR, 1.6).forEach((plane, c) => same(planes[c], plane));
+  labReference(rgba, 1001, SRGB_TO_LINEAR, 1.6).forEach((plane, c) => same(planes[c], plane));
   let worst = 0;
   for (let i = 0; i < 1001; i++) {
     const alpha = rgba[4 * i + 3] / 255;

@@ -9,7 +9,7 @@ import type { SceneSeen } from '../painter/scene/seen';
 import type { RenderRequest } from '../contract/request';
 import type { AppliedShare, InfluenceRemark, ShareRecord } from '../contract/result';
 import { planSynthesis, type SynthesisPlan } from '../synthesis/plan';
-import type { MatchHelper } from '../synthesis/halves';
+import type { MatchHelper } from '../synthesis/tiles';
 import { synthesise } from '../synthesis/synthesise';
 import { looksOf, type ItemLook } from './foundAgain';
 import { colourLooks, type ColourLook } from './foundColours';

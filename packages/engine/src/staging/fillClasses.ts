@@ -1,5 +1,5 @@
 import { blur, clonePicture, connected, Random, resample, type Picture } from '@urbild/core';
-import { carryUp, type Carried } from '../synthesis/carryUp';
+import { upsampleGuided, type Carried } from '../synthesis/guidedUpsampling';
 import { threadKernel } from '../synthesis/kernel';
 import { PatchLevel } from '../synthesis/patchLevel';
 
@@ -69,7 +69,7 @@ export function fillClasses(
       places: from.map((s) => places(s.classes)),
     });
     checkpoint();
-    if (before) carryUp(before, level);
+    if (before) upsampleGuided(before, level);
     else placePieces(level, from, to.classes, random);
     current = level.vote(0, 1.5);
     level.setGuide(

@@ -1,5 +1,5 @@
 import type { Picture } from '@urbild/core';
-import type { MatchHelper } from './halves';
+import type { MatchHelper } from './tiles';
 import type { Subject } from './holdSubject';
 import type { PatchKernel } from './kernel';
 import type { SynthesisPlan } from './plan';

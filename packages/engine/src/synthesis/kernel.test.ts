@@ -1,6 +1,6 @@
 import { createPicture, Random, type Picture } from '@urbild/core';
 import { createWasmKernel, type PatchKernel } from './kernel';
-import { TwinKernel } from './kernelTwin';
+import { ReferenceKernel } from './kernel.reference';
 import { PatchLevel } from './patchLevel';
 import { heightsIn } from './places';
 
@@ -39,9 +39,9 @@ function work(kernel: PatchKernel, shares: readonly number[], quota = 0.05) {
   return { field: level.field.slice(), cost: level.cost.slice(), before, picture: level.vote(2), level };
 }
 
-test('the SIMD kernel and its TypeScript twin give the same bytes', () => {
+test('the SIMD kernel and its reference implementation in TypeScript give the same bytes', () => {
   const a = work(createWasmKernel(), [0.5, 0.5]);
-  const b = work(new TwinKernel(), [0.5, 0.5]);
+  const b = work(new ReferenceKernel(), [0.5, 0.5]);
   expect(b.field).toEqual(a.field);
   expect(b.cost).toEqual(a.cost);
   a.picture.planes.forEach((plane, c) => expect(b.picture.planes[c]).toEqual(plane));

@@ -2,8 +2,8 @@ import { resample, resamplePlane, type LevelSize, type Picture } from '@urbild/c
 import { threadKernel, type PatchKernel } from './kernel';
 import type { RecolouredReference } from './commonPalette';
 import { type RegionMap } from '../understand/regions/readRegions';
-import type { Carried } from './carryUp';
-import { inHalves, matchHalves, type MatchHelper } from './halves';
+import type { Carried } from './guidedUpsampling';
+import { inTiles, matchTiles, type MatchHelper } from './tiles';
 import { matchRegion, type RegionTask } from './matchRegion';
 import { placesIn, regionWeightOf } from './places';
 import type { SynthesisPlan } from './plan';
@@ -107,7 +107,7 @@ export function matchLevels(
       carriedRadius: last && large ? 1 : 2,
       seed: Math.imul(input.seed || 1, 31) + l,
     };
-    if (last && inHalves(w, h)) current = matchHalves(task, kernel, checkpoint, input.helper);
+    if (last && inTiles(w, h)) current = matchTiles(task, kernel, checkpoint, input.helper);
     else ({ picture: current, carried: before } = matchRegion(task, kernel, checkpoint));
     onStep(
       `level ${l + 1} of ${plan.levels.length}`,

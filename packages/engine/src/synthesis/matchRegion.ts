@@ -1,5 +1,5 @@
 import { clonePicture, Random, type Picture } from '@urbild/core';
-import { carryUp, type Carried } from './carryUp';
+import { upsampleGuided, type Carried } from './guidedUpsampling';
 import type { PatchKernel } from './kernel';
 import { PatchLevel } from './patchLevel';
 
@@ -76,7 +76,7 @@ export function matchRegion(task: RegionTask, kernel: PatchKernel, checkpoint: (
   checkpoint();
   let current: Picture;
   if (before) {
-    carryUp(before, level, task.row, task.rows);
+    upsampleGuided(before, level, task.row, task.rows);
     current = level.vote(task.carriedRadius, 2);
   } else {
     scatter(level, shares, new Random(task.seed || 1));

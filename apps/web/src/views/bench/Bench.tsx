@@ -69,7 +69,7 @@ export function Bench({ stored, mixes, gives, onOpen, onNew }: Props) {
       onMove={(lane, to) => change((m) => ({ ...m, influences: moved(m.influences, lane, to) }))}
     >
       <h1 className="sr-only">Bench: {mix.name}</h1>
-      <div className="parts grid h-full grid-cols-[max(172px,9vw)_minmax(0,1fr)_max(244px,13vw)] grid-rows-[minmax(0,1fr)_auto]">
+      <div className="parts grid h-full grid-cols-[max(172px,9vw)_minmax(0,1fr)_max(264px,13vw)] grid-rows-[minmax(0,1fr)_auto]">
         {tray}
         <StartDrop onStart={startFrom}>{table}</StartDrop>
         <BenchSide

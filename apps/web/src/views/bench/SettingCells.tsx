@@ -5,7 +5,7 @@ import { Tip } from '../../parts/Tip';
 import { NumberField } from '../../shared/forms/NumberField';
 import { legendOf, ShownStrip } from '../../shared/shown/ShownStrip';
 
-const cell = 'flex min-w-0 items-center gap-2 rounded-lg border border-line bg-card px-2.5 py-1';
+const cell = 'flex min-w-0 items-center gap-1 rounded-lg border border-line bg-card px-2 py-1';
 
 interface CellProps<V> {
   readonly name: string;

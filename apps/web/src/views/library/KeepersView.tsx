@@ -14,7 +14,7 @@ export function KeepersView() {
   const { data: takes, isPending } = useKeepers();
   const go = useNavigate();
   useTitle('Gallery of keepers');
-  const goOn = useAct(keys.mixes, (take: Take) =>
+  const derive = useAct(keys.mixes, (take: Take) =>
     ask(api.POST('/api/v1/takes/{id}/mix', { params: { path: { id: take.id } } })),
   );
   const keep = useAct(keys.imports, (take: Take) =>
@@ -66,7 +66,7 @@ export function KeepersView() {
                   ))}
               </ul>
               <div className="mt-auto flex gap-2">
-                <Button onClick={() => void goOn(t).then((mix) => mix && void go(`/bench/${mix.id}`))}>
+                <Button onClick={() => void derive(t).then((mix) => mix && void go(`/bench/${mix.id}`))}>
                   Go on from it
                 </Button>
                 <Button onClick={() => void keep(t)}>Make it a reference</Button>

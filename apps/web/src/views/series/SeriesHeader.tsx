@@ -162,7 +162,7 @@ function Queue({ series: { queue, paused }, acts }: { series: Series; acts: Seri
       <button
         type="button"
         aria-label={paused ? 'Go on' : 'Pause'}
-        onClick={() => void (paused ? acts.goOn() : acts.pause())}
+        onClick={() => void (paused ? acts.resume() : acts.pause())}
         className={icon}
       >
         {paused ? <Play size={15} aria-hidden /> : <Pause size={15} aria-hidden />}

@@ -85,7 +85,7 @@ describe('the head of a series', () => {
     const acts = header(aSeries([aShot()], { paused: true, queue: { waiting: 2, rendering: 0 } }));
     expect(screen.getByRole('status')).toHaveTextContent('paused, 2 wait');
     await userEvent.click(screen.getByRole('button', { name: 'Go on' }));
-    expect(acts.goOn).toHaveBeenCalled();
+    expect(acts.resume).toHaveBeenCalled();
   });
 
   test('says how many times closer the takes are', () => {

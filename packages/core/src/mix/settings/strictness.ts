@@ -1,7 +1,7 @@
 import { optional } from '../setting';
 
 export const strictness = optional<number>({
-  label: 'Strict',
+  label: 'Strictness',
   title: 'Prompt strictness',
   says: 'How firmly traits and forms that the prompt names hold against references',
   form: { kind: 'number', low: 0, high: 1 },

@@ -11,7 +11,7 @@ import { paintHairOnBack, paintTwoPlaits } from './hair/hairBack';
 import { paintHead } from './head/head';
 import { HeadModel } from './head/headModel';
 import { paintArm, paintLeg, type ArmPose } from './pose/limbs';
-import { paintCloak, paintCloakFront, paintScarf } from './clothes/overs';
+import { paintCloak, paintCloakFront, paintScarf } from './clothes/outerwear';
 import type { Person } from './person';
 import { paintPlait } from './hair/plait';
 import { poseFor, type Pose } from './pose/poses';

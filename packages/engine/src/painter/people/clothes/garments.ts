@@ -4,7 +4,7 @@ import type { Point } from '../../geometry/point';
 import { REGION } from '../../scene/region';
 import { paintFastenings } from './cloth';
 import type { FigureFrame } from '../figure';
-import { paintOver } from './overs';
+import { paintOuterwear } from './outerwear';
 import { paintPattern } from './patterns';
 import type { Trunk } from '../pose/trunk';
 
@@ -40,7 +40,7 @@ export function paintTrunk(f: FigureFrame, t: Trunk): void {
     paintPattern(f, top, { width: 1.1, top: 0.1, bottom: hem });
     paintFastenings(f, t);
   });
-  if (over && over.kind !== 'cloak') paintOver(f, t);
+  if (over && over.kind !== 'cloak') paintOuterwear(f, t);
 }
 
 /** A skirt from the waist down, under the top. */

@@ -7,7 +7,7 @@ const f = Math.fround;
  * The kernel in plain TypeScript: the same arithmetic in the same order, rounded to 32 bits at every step, so it gives
  * the same bytes as the SIMD kernel. It serves as its specification in tests and where WebAssembly is not to be had.
  */
-export class TwinKernel implements PatchKernel {
+export class ReferenceKernel implements PatchKernel {
   #buffer = new ArrayBuffer(PAGE);
   #state = 1;
   #f32 = new Float32Array(this.#buffer);

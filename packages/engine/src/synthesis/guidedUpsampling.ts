@@ -14,7 +14,7 @@ export interface Carried {
 /**
  * Carries a matched field to the next finer level, which is twice as large; or to some rows of it, from `row` on, of `rows` in all.
  */
-export function carryUp(from: Carried, to: PatchLevel, row = 0, rows = to.height): void {
+export function upsampleGuided(from: Carried, to: PatchLevel, row = 0, rows = to.height): void {
   const field = to.field;
   const cost = to.cost;
   const { width: lw, height: lh, rects, atlasWidth } = from;

@@ -14,10 +14,10 @@ const HALVED = 300_000;
 const MARGIN = 6;
 
 /** True for levels that are matched in halves, whoever does it: the bytes must not depend on how many threads there are. */
-export const inHalves = (width: number, height: number): boolean => width * height >= HALVED;
+export const inTiles = (width: number, height: number): boolean => width * height >= HALVED;
 
 /** Matches a level in its upper and its lower half, each on its own; a helper does the lower one meanwhile. */
-export function matchHalves(
+export function matchTiles(
   task: RegionTask,
   kernel: PatchKernel,
   checkpoint: () => void,

@@ -7,7 +7,7 @@ import type { Between, Coverage } from './planesKernel';
  */
 const f = Math.fround;
 
-export function blurTwin(source: Float32Array, w: number, h: number, half: Float32Array): Float32Array {
+export function blurReference(source: Float32Array, w: number, h: number, half: Float32Array): Float32Array {
   const radius = half.length - 1;
   const along = (at: (i: number) => number): number => {
     let sum = f(half[0] * at(0));
@@ -24,7 +24,7 @@ export function blurTwin(source: Float32Array, w: number, h: number, half: Float
   });
 }
 
-export function shrinkTwin(source: Float32Array, sw: number, across: Coverage, down: Coverage): Float32Array {
+export function shrinkReference(source: Float32Array, sw: number, across: Coverage, down: Coverage): Float32Array {
   const [dw, dh] = [across.first.length, down.first.length];
   const out = new Float32Array(dw * dh);
   for (let y = 0; y < dh; y++) {
@@ -42,7 +42,7 @@ export function shrinkTwin(source: Float32Array, sw: number, across: Coverage, d
   return out;
 }
 
-export function enlargeTwin(source: Float32Array, sw: number, across: Between, down: Between): Float32Array {
+export function enlargeReference(source: Float32Array, sw: number, across: Between, down: Between): Float32Array {
   const [dw, dh] = [across.low.length, down.low.length];
   const out = new Float32Array(dw * dh);
   const between = (p: number, q: number, t: number) => f(p + f(t * f(q - p)));
@@ -53,7 +53,7 @@ export function enlargeTwin(source: Float32Array, sw: number, across: Between, d
   return out;
 }
 
-export function responsesTwin(
+export function responsesReference(
   planes: readonly Float32Array[],
   w: number,
   h: number,
@@ -92,7 +92,7 @@ function cubeRoot(x: number): number {
 const sumOf = (weights: readonly [number, number, number], [x, y, z]: readonly number[]): number =>
   f(f(f(f(weights[0]) * x) + f(f(weights[1]) * y)) + f(f(weights[2]) * z));
 
-export function labTwin(rgba: Uint8Array, n: number, light: Float32Array, gain: number): Float32Array[] {
+export function labReference(rgba: Uint8Array, n: number, light: Float32Array, gain: number): Float32Array[] {
   const out = [0, 1, 2].map(() => new Float32Array(n));
   for (let i = 0; i < n; i++) {
     const alpha = f(rgba[4 * i + 3] / 255);

@@ -11,7 +11,7 @@ import type { Trunk } from '../pose/trunk';
 const G = REGION.garment;
 
 /** What is worn over the top: shawl, apron, waistcoat, dungarees. */
-export function paintOver(f: FigureFrame, t: Trunk): void {
+export function paintOuterwear(f: FigureFrame, t: Trunk): void {
   const { over } = f.person;
   switch (over?.kind) {
     case 'shawl':

@@ -1,6 +1,6 @@
 import { createPicture, Random, type Picture } from '@urbild/core';
 import { createWasmKernel } from './kernel';
-import { inHalves, matchHalves, type MatchHelper } from './halves';
+import { inTiles, matchTiles, type MatchHelper } from './tiles';
 import { matchRegion, type RegionTask } from './matchRegion';
 
 const [W, H] = [72, 60];
@@ -42,12 +42,12 @@ const below = () => {
 };
 
 test('large levels are matched in halves, drafts are not', () => {
-  expect([inHalves(256, 171), inHalves(768, 512), inHalves(1536, 1024)]).toEqual([false, true, true]);
+  expect([inTiles(256, 171), inTiles(768, 512), inTiles(1536, 1024)]).toEqual([false, true, true]);
 });
 
 test('a helper changes nothing but the time; one that fails is made up for', () => {
   const carried = task({ before: below() });
-  const alone = matchHalves(carried, createWasmKernel(), nothing);
+  const alone = matchTiles(carried, createWasmKernel(), nothing);
   const started: RegionTask[] = [];
   const helper = (fails: boolean): MatchHelper => ({
     start: (given) => {
@@ -55,13 +55,13 @@ test('a helper changes nothing but the time; one that fails is made up for', () 
       return { wait: () => (fails ? undefined : matchRegion(given, createWasmKernel(), nothing).picture) };
     },
   });
-  expect(matchHalves(carried, createWasmKernel(), nothing, helper(false)).planes).toEqual(alone.planes);
-  expect(matchHalves(carried, createWasmKernel(), nothing, helper(true)).planes).toEqual(alone.planes);
+  expect(matchTiles(carried, createWasmKernel(), nothing, helper(false)).planes).toEqual(alone.planes);
+  expect(matchTiles(carried, createWasmKernel(), nothing, helper(true)).planes).toEqual(alone.planes);
   expect(started.map((t) => t.row)).toEqual([24, 24]);
 });
 
 test('halves meet without a seam: the step between them is no larger than elsewhere', () => {
-  const { planes, width, height } = matchHalves(task({ before: below() }), createWasmKernel(), nothing);
+  const { planes, width, height } = matchTiles(task({ before: below() }), createWasmKernel(), nothing);
   const step = (y: number) => {
     let sum = 0;
     for (let x = 0; x < width; x++) sum += Math.abs(planes[0][y * width + x] - planes[0][(y - 1) * width + x]);
@@ -76,7 +76,7 @@ test('a stop comes through while the helper works, and while its owner does', ()
   const stop = () => {
     throw new Error('stopped');
   };
-  expect(() => matchHalves(task(), createWasmKernel(), stop)).toThrow('stopped');
+  expect(() => matchTiles(task(), createWasmKernel(), stop)).toThrow('stopped');
   let calls = 0;
   const late = () => {
     if (++calls > 1e6) throw new Error('never');
@@ -88,5 +88,5 @@ test('a stop comes through while the helper works, and while its owner does', ()
       },
     }),
   };
-  expect(() => matchHalves(task(), createWasmKernel(), late, helper)).toThrow('stopped while waiting');
+  expect(() => matchTiles(task(), createWasmKernel(), late, helper)).toThrow('stopped while waiting');
 });

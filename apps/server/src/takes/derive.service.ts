@@ -19,7 +19,7 @@ const VARIED = 0.62;
 
 /** Going on from what worked: a take becomes a mix of its own. */
 @Injectable()
-export class GoOnService {
+export class DeriveService {
   constructor(
     private readonly em: EntityManager,
     private readonly takes: TakesService,
