@@ -64,6 +64,9 @@ const OTHER = {
 /** Calls that nobody would miss: they tell, and do nothing. */
 const TELLS = /^(console|log|this\.log|lap)\b/;
 
+/** Attributes of elements that say how something looks, by a number. */
+const LOOKS = ['size', 'sideOffset', 'collisionPadding', 'strokeWidth'];
+
 /** All single changes of a source: where, instead of what, what. */
 function changesOf(file, text) {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
@@ -72,6 +75,8 @@ function changesOf(file, text) {
     changes.push({ file, kind, start: node.getStart(source), end: node.getEnd(), by, was: node.getText(source) });
   const visit = (node) => {
     if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isImportDeclaration(node)) return;
+    // how large a sign is drawn is no behaviour
+    if (ts.isJsxAttribute(node) && LOOKS.includes(node.name.getText(source))) return;
     if (ts.isBinaryExpression(node) && OTHER[node.operatorToken.kind])
       put('condition', node.operatorToken, OTHER[node.operatorToken.kind]);
     if (ts.isNumericLiteral(node) && !ts.isEnumMember(node.parent))

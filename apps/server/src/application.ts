@@ -13,6 +13,7 @@ import { BlobStore } from './platform/blobs/blobStore';
 import { LIMITED } from './platform/input/atMost';
 import { missingFiles } from './platform/input/missingFiles';
 import { onlyFromHere } from './platform/input/onlyFromHere';
+import { tellBounds } from './platform/input/tellBounds';
 import { plainInput } from './platform/input/plainInput';
 import { builtAssets } from './platform/builtPage';
 import { UpkeepService } from './platform/backup/upkeep.service';
@@ -30,9 +31,16 @@ import { ReadAgainService } from './studio/readAgain.service';
 
 /** The OpenAPI document of the server. */
 export const openApiDocument = (app: INestApplication): OpenAPIObject =>
-  SwaggerModule.createDocument(
+  tellBounds(
     app,
-    new DocumentBuilder().setTitle('Urbild').setDescription('A studio for weighing references').setVersion('1').build(),
+    SwaggerModule.createDocument(
+      app,
+      new DocumentBuilder()
+        .setTitle('Urbild')
+        .setDescription('A studio for weighing references')
+        .setVersion('1')
+        .build(),
+    ),
   );
 
 /**
