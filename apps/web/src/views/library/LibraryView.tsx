@@ -40,7 +40,7 @@ export function LibraryView() {
       <h1 className="sr-only">Library</h1>
       <Facets found={found} state={state} />
       <section aria-label="Pictures" data-main="Pictures" className="flex min-h-0 flex-col bg-booth">
-        <div className="flex gap-2 p-3 pb-2">
+        <div className="flex flex-wrap gap-2 p-3 pb-2">
           <WordSearch state={state} />
           <select
             aria-label="Order"
@@ -153,7 +153,7 @@ function WordSearch({ state: { search, set } }: { state: LibraryState }) {
     return () => clearTimeout(soon);
   }, [text, asked, set]);
   return (
-    <label className="flex min-w-0 flex-1 items-center gap-2 rounded-lg bg-card px-3">
+    <label className="flex min-w-56 flex-1 items-center gap-2 rounded-lg bg-card px-3">
       <Search size={16} className="shrink-0 text-muted" aria-hidden />
       <span className="sr-only">Find by words</span>
       <input

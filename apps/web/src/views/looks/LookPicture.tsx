@@ -24,7 +24,7 @@ export function LookPicture({
       <img
         src={r.thumbnailUrl}
         alt={r.alt}
-        className="h-44 w-full object-cover"
+        className="h-[max(11rem,11vw)] w-full object-cover"
         style={{ opacity: 0.35 + 0.65 * Math.min(1, weight) }}
       />
       <div className="flex flex-col gap-1 p-2">

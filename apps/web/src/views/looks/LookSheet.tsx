@@ -34,7 +34,7 @@ export function LookSheet({ look }: { look: Look }) {
           onAdd={(ids) => setItems([...look.items, ...ids.map((referenceId) => ({ referenceId, weight: 1 }))])}
           onName={(name) => change.mutate({ item: look, change: { name } })}
         />
-        <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(230px,1fr))] content-start gap-3 overflow-auto p-3">
+        <ul className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fill,minmax(max(230px,15vw),1fr))] content-start gap-3 overflow-auto p-3">
           {look.items.map((item, k) => (
             <LookPicture
               key={item.referenceId}
