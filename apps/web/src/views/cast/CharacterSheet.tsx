@@ -168,7 +168,11 @@ interface PictureProps {
 function SheetPicture({ reference: r, slot, odd, onSlot, onRemove }: PictureProps) {
   return (
     <li className={`bg-card ${odd ? 'outline-3 outline-cinnabar' : ''}`}>
-      {r ? <img src={r.thumbnailUrl} alt={r.alt} className="h-[max(18rem,20vw)] w-auto" /> : <div className="skeleton h-72 w-56" />}
+      {r ? (
+        <img src={r.thumbnailUrl} alt={r.alt} className="h-[max(18rem,20vw)] w-auto" />
+      ) : (
+        <div className="skeleton h-72 w-56" />
+      )}
       <div className="flex items-center gap-1 p-1.5">
         <select
           aria-label={`What ${r?.title ?? 'it'} shows`}

@@ -12,6 +12,7 @@ import { Facets } from './Facets';
 import { Inspector } from './Inspector';
 import { LargeLook } from './LargeLook';
 import { PictureRows } from './PictureRows';
+import { ROW_HEIGHTS, useRowHeight } from './useRowHeight';
 import { useLibraryState, type LibraryState } from './useLibraryState';
 import { useTitle } from '../../parts/useTitle';
 
@@ -33,6 +34,7 @@ export function LibraryView() {
   const { choose } = useImports();
   const chosen = useReferencesById(selected.slice(0, LOOKED_AT));
   const [large, setLarge] = useState<string | undefined>(undefined);
+  const rows = useRowHeight();
   useUndoKeys();
   useTitle('Library');
   return (
@@ -54,6 +56,7 @@ export function LibraryView() {
               </option>
             ))}
           </select>
+          <PictureSize {...rows} />
           <Link
             to="/library/keepers"
             className="flex items-center rounded-lg bg-card px-3 font-semibold hover:bg-paper"
@@ -72,6 +75,7 @@ export function LibraryView() {
             <PictureRows
               ids={found.ids}
               aspects={found.aspects}
+              height={rows.height}
               selected={selected}
               onSelect={(ids) => set({ sel: ids })}
               onLarge={setLarge}
@@ -103,6 +107,21 @@ export function LibraryView() {
     </DropShelf>
   );
 }
+
+/** How large the pictures are. */
+const PictureSize = ({ size, setSize }: ReturnType<typeof useRowHeight>) => (
+  <label className="flex items-center rounded-lg bg-card px-2">
+    <span className="sr-only">Size of the pictures</span>
+    <input
+      type="range"
+      min={0}
+      max={ROW_HEIGHTS.length - 1}
+      value={size}
+      onChange={(e) => setSize(Number(e.target.value))}
+      className="w-16 accent-ink"
+    />
+  </label>
+);
 
 /** Why there is no picture, and what to do about it. */
 function BareWall({ state: { narrowed, clear } }: { state: LibraryState }) {

@@ -19,13 +19,14 @@ import { useRowKeys } from './useRowKeys';
 import { useWeigh } from '../../shared/mix/useWeigh';
 
 const GAP = 8;
-const ROW = 212;
 const PAD = 12;
 const LIE = { gap: GAP, pad: PAD };
 
 interface Props {
   readonly ids: readonly string[];
   readonly aspects: readonly number[];
+  /** About how high a row is, px. */
+  readonly height: number;
   readonly selected: readonly string[];
   readonly onSelect: (ids: readonly string[]) => void;
   /** Shows a picture large, or all that are chosen if it is one of them. */
@@ -33,10 +34,10 @@ interface Props {
 }
 
 /** Pictures in justified rows, each in its own aspect; only the rows in sight exist, so that tens of thousands scroll. */
-export function PictureRows({ ids, aspects, selected, onSelect, onLarge }: Props) {
+export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const weigh = useWeigh();
-  const rows = useJustified(frame, ids, aspects);
+  const rows = useJustified(frame, { ids, aspects, height });
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => frame.current,
@@ -103,7 +104,10 @@ export function PictureRows({ ids, aspects, selected, onSelect, onLarge }: Props
 }
 
 /** The rows of pictures in a frame, as wide as it is; none before its width is known. */
-function useJustified(frame: RefObject<HTMLDivElement | null>, ids: readonly string[], aspects: readonly number[]) {
+function useJustified(
+  frame: RefObject<HTMLDivElement | null>,
+  { ids, aspects, height }: Pick<Props, 'ids' | 'aspects' | 'height'>,
+) {
   const [width, setWidth] = useState(0);
   useLayoutEffect(() => {
     const watcher = new ResizeObserver(([entry]) => setWidth(entry.contentRect.width));
@@ -112,8 +116,8 @@ function useJustified(frame: RefObject<HTMLDivElement | null>, ids: readonly str
   }, [frame]);
   return useMemo(() => {
     const cells = ids.map((id, k): Cell => ({ id, aspect: aspects[k] }));
-    return width > 0 ? justify(cells, (c) => c.aspect, width - 2 * PAD, ROW, GAP) : [];
-  }, [ids, aspects, width]);
+    return width > 0 ? justify(cells, (c) => c.aspect, width - 2 * PAD, height, GAP) : [];
+  }, [ids, aspects, height, width]);
 }
 
 /** The selection after a picture was pressed: with Shift from the last one on, with Ctrl more or less, otherwise it alone. */

@@ -1,6 +1,7 @@
-import { screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { answers, aReference, show, type Asked } from '../../test/page';
+import { laidOut } from '../../test/laidOut';
 import { LibraryView } from './LibraryView';
 
 const facets = {
@@ -76,6 +77,37 @@ describe('the whole library', () => {
     await userEvent.click(screen.getByRole('button', { name: 'All pictures again' }));
     await waitFor(() => expect(screen.queryByRole('button', { name: 'by what it shows' })).toBeNull());
     await waitFor(() => expect(searched(asked).at(-1)).not.toHaveProperty('like'));
+  });
+});
+
+describe('the size of the pictures', () => {
+  const first = () =>
+    waitFor(() => {
+      const picture = document.querySelector<HTMLElement>('[data-id="p"]');
+      expect(picture).not.toBeNull();
+      return picture!;
+    });
+  const widthOf = async () => parseFloat((await first()).style.width);
+  beforeEach(() => {
+    localStorage.clear();
+    laidOut(900, 600);
+  });
+  test('is chosen, changes how wide they lie, and is kept for the next time', async () => {
+    open(found(['p', 'q', 'r', 's', 't', 'u', 'v', 'w']));
+    const usual = await widthOf();
+    const size = screen.getByLabelText('Size of the pictures');
+    expect(size).toHaveValue('2');
+    fireEvent.change(size, { target: { value: '4' } });
+    expect(await widthOf()).toBeGreaterThan(1.5 * usual);
+    cleanup();
+    open(found(['p', 'q', 'r', 's', 't', 'u', 'v', 'w']));
+    await first();
+    expect(screen.getByLabelText('Size of the pictures')).toHaveValue('4');
+  });
+  test('is the usual one where something else was kept', async () => {
+    localStorage.setItem('urbild.library.size', 'huge');
+    open(found(['p']));
+    expect(await screen.findByLabelText('Size of the pictures')).toHaveValue('2');
   });
 });
 

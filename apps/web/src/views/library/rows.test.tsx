@@ -40,7 +40,14 @@ describe('the rows', () => {
     });
     onSelect.mockClear();
     show(
-      <PictureRows ids={IDS} aspects={IDS.map(() => 1.5)} selected={selected} onSelect={onSelect} onLarge={onLarge} />,
+      <PictureRows
+        ids={IDS}
+        aspects={IDS.map(() => 1.5)}
+        height={212}
+        selected={selected}
+        onSelect={onSelect}
+        onLarge={onLarge}
+      />,
       { at: '/library' },
     );
     await screen.findByRole('option', { name: /^p0/ });
