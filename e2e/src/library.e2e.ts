@@ -367,3 +367,18 @@ test('no violation of WCAG 2.2 AA in library, look sheet and model sheet', async
     expect(wide).toBe(false);
   }
 });
+
+test('what the first view needs travels in at most 350 kB', async () => {
+  const fresh = await Browser.open();
+  try {
+    await fresh.driver.get(`${studio.url}/library`);
+    await fresh.until('the pictures', async () => (await fresh.all('main img')).length > 3);
+    const bytes = await fresh.driver.executeScript<number>(
+      `return performance.getEntriesByType('resource').filter((e) => /assets/.test(e.name)).reduce((sum, e) => sum + e.encodedBodySize, 0)`,
+    );
+    expect(bytes).toBeGreaterThan(50_000);
+    expect(bytes).toBeLessThan(350_000);
+  } finally {
+    await fresh.close();
+  }
+});
