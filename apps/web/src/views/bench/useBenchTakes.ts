@@ -1,17 +1,11 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { useAskForTake, type TakeWish } from '../../api/askForTake';
 import { api, ask, type Take } from '../../api/client';
 import { keys } from '../../api/keys';
 import { useTakes } from '../../api/queries';
 import { useNotice } from '../../parts/notices';
-
-/** What a take is asked for with. */
-interface Wish {
-  readonly quality: Take['quality'];
-  /** The mix's own when absent. */
-  readonly seed?: number;
-}
 
 /** The takes of the mix on the bench: which one lies on the table, and how others are asked for. */
 export interface BenchTakes {
@@ -23,7 +17,7 @@ export interface BenchTakes {
   readonly isPending: boolean;
   /** Lays one on the table; the address keeps it. */
   readonly show: (take: Take) => void;
-  readonly ask: (wish: Wish) => void;
+  readonly ask: (wish: Omit<TakeWish, 'mixId'>) => void;
   readonly asking: boolean;
   readonly cancel: (take: Take) => void;
   /** Whether a draft follows every change; the address keeps it. */
@@ -42,17 +36,7 @@ export function useBenchTakes(mixId: string): BenchTakes {
   const [search, setSearch] = useSearchParams();
   const [followed, setFollowed] = useState<string | undefined>(undefined);
   const { data: all, isPending } = useTakes(mixId);
-  const askFor = useMutation({
-    mutationFn: (wish: Wish) => ask(api.POST('/api/v1/takes', { body: { mixId, ...wish } })),
-    onSuccess: (take) => {
-      client.setQueryData<Take[]>(keys.takes(mixId), (takes) => [
-        take,
-        ...(takes ?? []).filter((t) => t.id !== take.id),
-      ]);
-      setFollowed(take.id);
-    },
-    onError: (error) => tell(error.message, { grave: true }),
-  });
+  const { mutate, isPending: asking } = useAskForTake();
   const kept = useMemo(() => (all ?? []).filter((t) => t.quality !== 'draft'), [all]);
   const asked = search.get('take');
   const show = useCallback(
@@ -75,8 +59,8 @@ export function useBenchTakes(mixId: string): BenchTakes {
     shown: all?.find((t) => t.id === followed) ?? all?.find((t) => t.id === asked) ?? kept[0] ?? all?.[0],
     isPending,
     show,
-    ask: askFor.mutate,
-    asking: askFor.isPending,
+    ask: (wish) => mutate({ mixId, ...wish }, { onSuccess: ({ id }) => setFollowed(id) }),
+    asking,
     cancel,
     follows: search.get('drafts') !== 'off',
     setFollows: (on) => setSearch((before) => set(before, 'drafts', on ? undefined : 'off'), replace),

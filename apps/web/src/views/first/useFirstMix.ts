@@ -1,8 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { api, ask, type Mix, type MixInfluence, type Take } from '../../api/client';
+import { useAskForTake } from '../../api/askForTake';
+import type { Mix, MixInfluence, Take } from '../../api/client';
 import { mixDocument, type MixFields } from '../../api/documents';
-import { keys } from '../../api/keys';
 import { useNewMix, useTakes } from '../../api/queries';
 import { useNotice } from '../../parts/notices';
 import { useOpenDocument } from '../../shared/save/useSaved';
@@ -30,22 +30,13 @@ export function useFirstMix(): FirstMix {
   const [stored, setStored] = useState<Mix>();
   const edited = useOpenDocument(stored ? `mix ${stored.id}` : '');
   const { data: takes } = useTakes(stored?.id);
-  const draft = useCallback(
-    async (mixId: string) => {
-      try {
-        const take = await ask(api.POST('/api/v1/takes', { body: { mixId, quality: 'draft' } }));
-        client.setQueryData<Take[]>(keys.takes(mixId), (all) => [take, ...(all ?? []).filter((t) => t.id !== take.id)]);
-      } catch (error) {
-        tell((error as Error).message, { grave: true });
-      }
-    },
-    [client, tell],
-  );
+  const { mutate } = useAskForTake();
+  const draft = useCallback((mixId: string) => mutate({ mixId, quality: 'draft' }), [mutate]);
   useEffect(() => {
     if (!stored) return;
     const queue = mixDocument(client, stored);
     queue.listen({
-      onSaved: () => void draft(stored.id),
+      onSaved: () => draft(stored.id),
       onRefused: (reason) => tell(reason, { grave: true }),
     });
     return () => queue.listen({ onSaved: undefined });
@@ -60,7 +51,7 @@ export function useFirstMix(): FirstMix {
       {
         onSuccess: (mix) => {
           setStored(mix);
-          void draft(mix.id);
+          draft(mix.id);
         },
         onError: (error) => tell(error.message, { grave: true }),
       },
