@@ -51,12 +51,12 @@ export class RunningStudio {
     return (await (await fetch(`${this.url}/api/v1${address}`)).json()) as T;
   }
 
-  /** Waits until the demo is drawn and nothing is in line. */
+  /** Waits until the demo is drawn and nothing is queued. */
   async idle(seconds = 420): Promise<number> {
     const since = Date.now();
     for (;;) {
-      const { demo, line } = await this.get<{ demo: { done: number; total: number }; line: string[] }>('/studio');
-      if (demo.done >= demo.total && !line.length) return (Date.now() - since) / 1000;
+      const { demo, queue } = await this.get<{ demo: { done: number; total: number }; queue: string[] }>('/studio');
+      if (demo.done >= demo.total && !queue.length) return (Date.now() - since) / 1000;
       if (Date.now() - since > seconds * 1000) throw new Error(`still busy after ${seconds} s`);
       await new Promise((resolve) => setTimeout(resolve, 300));
     }

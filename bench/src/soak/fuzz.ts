@@ -214,8 +214,8 @@ async function requests(studio: SoakStudio, times: number, seed: number): Promis
 }
 
 async function stopAll(studio: SoakStudio): Promise<void> {
-  const { body } = await studio.ask<{ line: string[] }>('GET', '/studio');
-  for (const id of body?.line ?? []) await studio.ask('POST', `/takes/${id}/cancel`);
+  const { body } = await studio.ask<{ queue: string[] }>('GET', '/studio');
+  for (const id of body?.queue ?? []) await studio.ask('POST', `/takes/${id}/cancel`);
 }
 
 /** Sends files that nobody would open. */

@@ -2770,7 +2770,7 @@ export interface components {
             engine: components["schemas"]["EngineDto"];
             demo: components["schemas"]["DemoDto"];
             /** @description ids of the takes in the queue, in their order */
-            line: string[];
+            queue: string[];
             /** @description about how many seconds the queue will need; absent where nothing like it was rendered before */
             secondsLeft?: number;
             /** @description pictures that wait to be looked at for who they show */

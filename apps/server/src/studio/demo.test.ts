@@ -130,6 +130,6 @@ describe('in an empty studio', () => {
 
 test('the studio says who it is, what its engine takes and what waits', async () => {
   const { body } = await studio.ask.get('/api/v1/studio').expect(200);
-  expect(body).toMatchObject({ name: 'The Tidepost', engine: { name: 'urbild' }, line: [], waitsForRoom: false });
+  expect(body).toMatchObject({ name: 'The Tidepost', engine: { name: 'urbild' }, queue: [], waitsForRoom: false });
   expect((body as { engine: { gives: string[] } }).engine.gives).toContain('look');
 });

@@ -26,7 +26,7 @@ export class StudioDto {
   @ApiProperty() name!: string;
   @ApiProperty({ type: EngineDto }) engine!: EngineDto;
   @ApiProperty({ type: DemoDto }) demo!: DemoDto;
-  @ApiProperty({ type: [String], description: 'ids of the takes in the queue, in their order' }) line!: string[];
+  @ApiProperty({ type: [String], description: 'ids of the takes in the queue, in their order' }) queue!: string[];
   @ApiProperty({
     required: false,
     description: 'about how many seconds the queue will need; absent where nothing like it was rendered before',
@@ -51,14 +51,14 @@ export class StudioController {
   @ApiOkResponse({ type: StudioDto })
   async get(): Promise<StudioDto> {
     const { name, version, gives } = this.engine.capabilities;
-    const line = await this.jobs.line('take');
-    const open = await this.em.find(TakeEntity, { id: { $in: line } }, { fields: ['quality', 'status'] });
+    const queue = await this.jobs.queue('take');
+    const open = await this.em.find(TakeEntity, { id: { $in: queue } }, { fields: ['quality', 'status'] });
     const left = await timeLeft(this.em, open, this.config.renderThreads);
     return {
       name: 'The Tidepost',
       engine: { name, version, gives: [...gives] },
       demo: await this.demo.progress(this.em),
-      line,
+      queue,
       ...(left === undefined ? {} : { secondsLeft: Math.ceil(left / 1000) }),
       unread: await this.jobs.unfinished(this.em as never, 'look-at'),
       waitsForRoom: this.jobs.waitsForRoom,

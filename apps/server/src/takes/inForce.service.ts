@@ -59,7 +59,7 @@ export class InForceService {
       height: request.height,
       engine: engineName(this.engine.capabilities),
       usually: await usualTime(this.em, quality),
-      ahead: (await this.jobs.line('take')).length,
+      ahead: (await this.jobs.queue('take')).length,
       startUrl: request.start && blobUrl(request.start.content),
       names: (request.names ?? []).map((n) => n.name),
       influences,

@@ -4,7 +4,7 @@ import { keys } from './keys';
 import { concerns, mentions, touchedBy, type StudioEvent } from './touched';
 
 const DATA: readonly (readonly [readonly unknown[], unknown])[] = [
-  [keys.studio, { line: [] }],
+  [keys.studio, { queue: [] }],
   [keys.search('a'), { ids: ['r1'] }],
   [keys.reference('r1'), { id: 'r1' }],
   [keys.reference('r2'), { id: 'r2' }],

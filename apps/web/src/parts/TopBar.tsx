@@ -43,7 +43,7 @@ export function TopBar() {
       <div className="ml-auto flex items-center gap-4">
         <span className="font-title text-lg font-semibold max-[900px]:sr-only">{studio?.name}</span>
         {studio && (
-          <Doing demo={studio.demo} waiting={studio.line.length} left={studio.secondsLeft} unread={studio.unread} />
+          <Doing demo={studio.demo} waiting={studio.queue.length} left={studio.secondsLeft} unread={studio.unread} />
         )}
         <TroubledJobs />
         <LightChoice />

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { answers, show } from '../test/page';
 import { ImportPanel } from './ImportPanel';
 import { ImportProvider, useImports, type ImportFile } from './imports';
-import { SendingLine } from './sendingLine';
+import { UploadQueue } from './uploadQueue';
 
 const file = (fields: Partial<ImportFile>): ImportFile =>
   ({ id: 'f', name: 'quay.png', state: 'done', version: 1, ...fields }) as ImportFile;
@@ -11,8 +11,8 @@ const twin = { sourceUrl: '/old', title: 'The quay' };
 
 let added: jest.SpyInstance;
 beforeEach(() => {
-  jest.spyOn(SendingLine.prototype, 'resume').mockResolvedValue();
-  added = jest.spyOn(SendingLine.prototype, 'add').mockResolvedValue();
+  jest.spyOn(UploadQueue.prototype, 'resume').mockResolvedValue();
+  added = jest.spyOn(UploadQueue.prototype, 'add').mockResolvedValue();
 });
 
 const Chooser = () => <button onClick={useImports().choose}>Add pictures</button>;

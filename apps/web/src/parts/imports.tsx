@@ -14,7 +14,7 @@ import { useDropzone } from 'react-dropzone';
 import { api, ask } from '../api/client';
 import { keys } from '../api/keys';
 import { useNotice } from './notices';
-import { SendingLine, type Sending } from './sendingLine';
+import { UploadQueue, type Sending } from './uploadQueue';
 
 export type ImportFile = Schemas['ImportFileDto'];
 
@@ -46,15 +46,15 @@ const ACCEPTED = { 'image/*': ['.png', '.jpg', '.jpeg', '.webp', '.avif', '.tif'
 export function ImportProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   const tell = useNotice();
-  const [line] = useState(() => new SendingLine());
-  const sending = useSyncExternalStore(line.subscribe, line.snapshot);
+  const [queue] = useState(() => new UploadQueue());
+  const sending = useSyncExternalStore(queue.subscribe, queue.snapshot);
   const { data: files = [] } = useQuery({ queryKey: keys.imports, queryFn: () => ask(api.GET('/api/v1/imports')) });
-  const bringIn = useCallback((chosen: readonly File[]) => void line.add(chosen), [line]);
+  const bringIn = useCallback((chosen: readonly File[]) => void queue.add(chosen), [queue]);
   useEffect(() => {
     const arrived = () => void client.invalidateQueries({ queryKey: keys.imports });
-    Object.assign(line, { onArrived: arrived, onRefused: (text: string) => tell(text, { grave: true }) });
-    void line.resume();
-  }, [line, client, tell]);
+    Object.assign(queue, { onArrived: arrived, onRefused: (text: string) => tell(text, { grave: true }) });
+    void queue.resume();
+  }, [queue, client, tell]);
   useEffect(() => {
     const onPaste = (e: ClipboardEvent) => {
       const pictures = [...(e.clipboardData?.files ?? [])].filter((f) => f.type.startsWith('image/'));

@@ -7,7 +7,7 @@ import { StudioStatus } from './StudioStatus';
 import { TopBar } from './TopBar';
 
 const studio = (fields: object = {}) => ({
-  'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 75, total: 75 }, line: [], unread: 0, ...fields },
+  'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 75, total: 75 }, queue: [], unread: 0, ...fields },
   'GET /api/v1/jobs/troubled': [],
 });
 
@@ -22,11 +22,11 @@ describe('the bar above every view', () => {
   });
 
   test.each([
-    [{ demo: { done: 12, total: 75 }, line: ['a'] }, 'Drawing the demo studio, 12 of 75'],
-    [{ line: ['a'] }, '1 take queued'],
-    [{ line: ['a', 'b', 'c'], unread: 4, secondsLeft: 41 }, '3 takes queued, about 40 s'],
-    [{ line: ['a'], secondsLeft: 1 }, '1 take queued, about 5 s'],
-    [{ line: ['a', 'b'], secondsLeft: 290 }, '2 takes queued, about 5 min'],
+    [{ demo: { done: 12, total: 75 }, queue: ['a'] }, 'Drawing the demo studio, 12 of 75'],
+    [{ queue: ['a'] }, '1 take queued'],
+    [{ queue: ['a', 'b', 'c'], unread: 4, secondsLeft: 41 }, '3 takes queued, about 40 s'],
+    [{ queue: ['a'], secondsLeft: 1 }, '1 take queued, about 5 s'],
+    [{ queue: ['a', 'b'], secondsLeft: 290 }, '2 takes queued, about 5 min'],
     [{ unread: 4 }, 'Looking at 4 pictures'],
     [{ unread: 1 }, 'Looking at 1 picture'],
   ])('says what the studio does: %#', async (fields, text) => {

@@ -90,7 +90,7 @@ export class JobsService implements OnModuleDestroy {
   }
 
   /** Subjects of the jobs in the queue, in their order; running ones first. */
-  async line(kind: string): Promise<string[]> {
+  async queue(kind: string): Promise<string[]> {
     const jobs = await this.orm.em
       .fork()
       .find(

@@ -75,7 +75,7 @@ test('no more run at once than a kind allows, and kinds do not wait for each oth
   await jobs.start();
   await new Promise((resolve) => setTimeout(resolve, 150));
   expect(running.sort()).toEqual(['a', 'b', 'q']);
-  expect((await jobs.line('slow')).sort()).toEqual(['a', 'b', 'c']);
+  expect((await jobs.queue('slow')).sort()).toEqual(['a', 'b', 'c']);
   open();
   await jobs.idle();
   expect(running.sort()).toEqual(['a', 'b', 'c', 'q']);

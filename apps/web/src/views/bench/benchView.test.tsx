@@ -9,7 +9,7 @@ import { BenchView } from './BenchView';
 const studio = {
   name: 'Tidepost',
   demo: { done: 3, total: 3 },
-  line: [],
+  queue: [],
   engine: { name: 'urbild', version: '1', gives: ['look', 'palette', 'everything'] },
 };
 let mixes = 0;

@@ -21,7 +21,7 @@ const somebody = (id: string, name: string, pictures: number) => ({
 function open(cast: object[], at = '/cast', demo = { done: 1, total: 1 }) {
   const asked = answers({
     'GET /api/v1/cast': cast,
-    'GET /api/v1/studio': { name: 'Tidepost', demo, line: [] },
+    'GET /api/v1/studio': { name: 'Tidepost', demo, queue: [] },
     'GET /api/v1/references': [aReference({ id: 'i0', title: 'Ilse, front', thumbnailUrl: '/thumb/ilse' })],
     'GET /api/v1/references/search': { ids: [], aspects: [], total: 0, all: 0, facets: {} },
     'GET /api/v1/shelf': [],

@@ -15,7 +15,7 @@ function studio(more: Record<string, unknown> = {}) {
   // documents outlive their view: each test has a mix of its own
   const id = `mix-${++mixes}`;
   return answers({
-    'GET /api/v1/studio': { name: 'Studio', demo: { done: 1, total: 1 }, line: [], unread: 0, engine: { gives: [] } },
+    'GET /api/v1/studio': { name: 'Studio', demo: { done: 1, total: 1 }, queue: [], unread: 0, engine: { gives: [] } },
     'GET /api/v1/references/search': { ids: [], total: 0, facets: {} },
     'GET /api/v1/references': [LOOK, FACE],
     'POST /api/v1/mixes': (body: object) => ({ id, avoid: '', settings: {}, version: 1, ...body }),

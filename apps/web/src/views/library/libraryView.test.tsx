@@ -28,7 +28,7 @@ function open(answer: object, { at = '/library', demo = { done: 1, total: 1 } } 
     'GET /api/v1/references/search': answer,
     'GET /api/v1/references': [aReference({ id: 'p', title: 'Carved quay' }), aReference({ id: 'q', title: 'Night' })],
     'GET /api/v1/references/{id}': aReference({ id: 'p' }),
-    'GET /api/v1/studio': { name: 'Tidepost', demo, line: [] },
+    'GET /api/v1/studio': { name: 'Tidepost', demo, queue: [] },
     'GET /api/v1/looks': [],
     'GET /api/v1/cast': [],
     'GET /api/v1/shelf': [],

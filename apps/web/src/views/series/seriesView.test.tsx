@@ -7,7 +7,7 @@ import { SeriesView } from './SeriesView';
 // charts draw on a canvas, which jsdom has not
 jest.mock('react-chartjs-2', () => ({ Line: () => null }));
 
-const studio = { name: 'Tidepost', demo: { done: 3, total: 3 }, line: [] };
+const studio = { name: 'Tidepost', demo: { done: 3, total: 3 }, queue: [] };
 const mix = { id: 'm', name: 'Tidepost in chalk', prompt: 'Ilse on the pier', settings: { seed: 7 }, version: 1 };
 const drawn = (n: number, fields: object = {}) =>
   aShot({

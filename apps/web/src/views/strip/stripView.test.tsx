@@ -39,7 +39,7 @@ function open(strips: object[], at = '/bench/m/strips', more: Record<string, unk
     'GET /api/v1/looks': [{ id: 'ink', name: 'Ink', items: [{ referenceId: 'r', weight: 1 }], version: 1 }],
     'GET /api/v1/cast': [{ id: 'ilse', name: 'Ilse', items: [], version: 1 }],
     'GET /api/v1/references': [aReference(), aReference({ id: 'q', title: 'Reeds' })],
-    'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 1, total: 1 }, line: [] },
+    'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 1, total: 1 }, queue: [] },
     ...more,
   });
   show(<StripView />, { at, path: '/bench/:mixId/strips/:stripId?' });

@@ -1,5 +1,5 @@
 import { waitFor } from '@testing-library/react';
-import { SendingLine } from './sendingLine';
+import { UploadQueue } from './uploadQueue';
 import { dropFile, keepFiles, waitingFiles, type WaitingFile } from './waitingFiles';
 
 jest.mock('./waitingFiles', () => ({ keepFiles: jest.fn(), dropFile: jest.fn(), waitingFiles: jest.fn() }));
@@ -43,54 +43,54 @@ beforeEach(() => {
   jest.mocked(waitingFiles).mockImplementation(() => Promise.resolve([...kept.values()]));
 });
 
-function aLine() {
-  const line = new SendingLine();
+function aQueue() {
+  const queue = new UploadQueue();
   const told = { arrived: jest.fn(), refused: jest.fn() };
-  Object.assign(line, { onArrived: told.arrived, onRefused: told.refused });
-  return { line, ...told };
+  Object.assign(queue, { onArrived: told.arrived, onRefused: told.refused });
+  return { queue, ...told };
 }
-const names = (line: SendingLine) => line.snapshot().map((s) => s.name);
+const names = (queue: UploadQueue) => queue.snapshot().map((s) => s.name);
 
-describe('the line of files to the studio', () => {
+describe('the queue of files to the studio', () => {
   test('three go at once, the next when one is there; what is there is kept no more', async () => {
-    const { line, arrived } = aLine();
-    await line.add(['a', 'b', 'c', 'd', 'e'].map(file));
+    const { queue, arrived } = aQueue();
+    await queue.add(['a', 'b', 'c', 'd', 'e'].map(file));
     await nth(2);
     expect(Request.made).toHaveLength(3);
     expect(kept.size).toBe(5);
     Request.made[1].answer(202);
     expect((await nth(3)).body!.get('file')).toMatchObject({ name: 'd' });
-    expect(names(line)).toEqual(['a', 'c', 'd', 'e']);
+    expect(names(queue)).toEqual(['a', 'c', 'd', 'e']);
     expect([...kept.values()].map((f) => f.name)).toEqual(['a', 'c', 'd', 'e']);
     expect(arrived).toHaveBeenCalledTimes(1);
   });
 
   test('ids sort as the files were chosen', async () => {
-    const { line } = aLine();
-    await line.add(['a', 'b', 'c'].map(file));
-    const ids = line.snapshot().map((s) => s.id);
+    const { queue } = aQueue();
+    await queue.add(['a', 'b', 'c'].map(file));
+    const ids = queue.snapshot().map((s) => s.id);
     expect([...ids].sort()).toEqual(ids);
     expect(ids.every((id) => /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-/.test(id))).toBe(true);
   });
 
   test('says how much of a file is sent', async () => {
-    const { line } = aLine();
-    await line.add([file('a')]);
+    const { queue } = aQueue();
+    await queue.add([file('a')]);
     const request = await nth(0);
     request.upload.onprogress!({ lengthComputable: true, loaded: 1, total: 4 });
-    expect(line.snapshot()[0].sent).toBe(0.25);
+    expect(queue.snapshot()[0].sent).toBe(0.25);
     request.upload.onprogress!({ lengthComputable: false, loaded: 3, total: 0 });
-    expect(line.snapshot()[0].sent).toBe(0.25);
+    expect(queue.snapshot()[0].sent).toBe(0.25);
   });
 
   test.each([
     [JSON.stringify({ detail: 'It is no picture.' }), 'a: It is no picture.'],
     ['<html>', 'a: The studio refused it.'],
-  ])('one that is refused says why and leaves the line', async (text, says) => {
-    const { line, refused } = aLine();
-    await line.add([file('a')]);
+  ])('one that is refused says why and leaves the queue', async (text, says) => {
+    const { queue, refused } = aQueue();
+    await queue.add([file('a')]);
     (await nth(0)).answer(415, text);
-    await waitFor(() => expect(names(line)).toEqual([]));
+    await waitFor(() => expect(names(queue)).toEqual([]));
     expect(refused).toHaveBeenCalledWith(says);
     expect(kept.size).toBe(0);
   });
@@ -101,17 +101,17 @@ describe('the line of files to the studio', () => {
   ])('while the studio %s nothing is lost, and it is sent again', async (_, fails) => {
     jest.useFakeTimers({ doNotFake: ['queueMicrotask'] });
     try {
-      const { line, refused } = aLine();
-      await line.add([file('a')]);
+      const { queue, refused } = aQueue();
+      await queue.add([file('a')]);
       fails(Request.made[0]);
       await jest.advanceTimersByTimeAsync(2900);
-      expect(names(line)).toEqual(['a']);
+      expect(names(queue)).toEqual(['a']);
       expect(Request.made).toHaveLength(1);
       await jest.advanceTimersByTimeAsync(200);
       expect(Request.made).toHaveLength(2);
       Request.made[1].answer(202);
       await jest.advanceTimersByTimeAsync(0);
-      expect(names(line)).toEqual([]);
+      expect(names(queue)).toEqual([]);
       expect(refused).not.toHaveBeenCalled();
     } finally {
       jest.useRealTimers();
@@ -119,20 +119,20 @@ describe('the line of files to the studio', () => {
   });
 
   test('goes on with what an earlier page left, but not with what it sends already', async () => {
-    const { line } = aLine();
-    await line.add([file('a')]);
+    const { queue } = aQueue();
+    await queue.add([file('a')]);
     kept.set('old', { id: 'old', name: 'left', file: file('left') });
-    await line.resume();
-    expect(names(line)).toEqual(['a', 'left']);
-    await line.resume();
-    expect(names(line)).toEqual(['a', 'left']);
+    await queue.resume();
+    expect(names(queue)).toEqual(['a', 'left']);
+    await queue.resume();
+    expect(names(queue)).toEqual(['a', 'left']);
   });
 
   test('a browser without room sends all the same', async () => {
     jest.mocked(keepFiles).mockRejectedValue(new Error('no room'));
-    const { line } = aLine();
-    await line.add([file('a')]);
+    const { queue } = aQueue();
+    await queue.add([file('a')]);
     await nth(0);
-    expect(names(line)).toEqual(['a']);
+    expect(names(queue)).toEqual(['a']);
   });
 });

@@ -48,11 +48,11 @@ function orderedId(k: number): string {
 }
 
 /**
- * The line of files to the studio: a few at a time, kept by the browser until they are there, so that what is not sent when the
+ * The queue of files to the studio: a few at a time, kept by the browser until they are there, so that what is not sent when the
  * page closes is sent the next time. A store for useSyncExternalStore.
  */
-export class SendingLine {
-  private readonly line: WaitingFile[] = [];
+export class UploadQueue {
+  private readonly queue: WaitingFile[] = [];
   private running = 0;
   private sending: readonly Sending[] = [];
   private readonly listeners = new Set<() => void>();
@@ -68,7 +68,7 @@ export class SendingLine {
 
   readonly snapshot = (): readonly Sending[] => this.sending;
 
-  /** Puts chosen files in line. */
+  /** Enqueues chosen files. */
   async add(chosen: readonly File[]): Promise<void> {
     const waiting = chosen.map((file, k): WaitingFile => ({ id: orderedId(k), name: file.name, file }));
     // without room to keep them they are sent all the same, but a reload would lose them
@@ -84,14 +84,14 @@ export class SendingLine {
   }
 
   private take(waiting: readonly WaitingFile[]): void {
-    this.line.push(...waiting);
+    this.queue.push(...waiting);
     this.set([...this.sending, ...waiting.map(({ id, name }) => ({ id, name, sent: 0 }))]);
     this.pump();
   }
 
   private pump(): void {
-    while (this.running < AT_ONCE && this.line.length) {
-      const next = this.line.shift()!;
+    while (this.running < AT_ONCE && this.queue.length) {
+      const next = this.queue.shift()!;
       this.running++;
       void this.deliver(next).finally(() => {
         this.running--;
@@ -108,7 +108,7 @@ export class SendingLine {
       );
       if (outcome === 'unreachable') {
         setTimeout(() => {
-          this.line.push(next);
+          this.queue.push(next);
           this.pump();
         }, PAUSE);
         return;
