@@ -1748,7 +1748,7 @@ export interface components {
             confidence: number;
             byHand: boolean;
         };
-        GivesDto: {
+        EngineViewDto: {
             pictureUrl: string;
             /** @description px */
             width: number;
@@ -3218,7 +3218,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["GivesDto"];
+                    "application/json": components["schemas"]["EngineViewDto"];
                 };
             };
         };

@@ -24,7 +24,7 @@ import { catalogueQuery, SearchDto, SearchQueryDto } from './catalogue/search.dt
 import { titleFrom } from './fileNames';
 import { ImportFileDto } from './imports/import.dto';
 import { LibraryService } from './library.service';
-import { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation/preparation.dto';
+import { CorrectDto, EngineViewDto, PrepareDto, ReferenceVersionDto } from './preparation/preparation.dto';
 import { PreparationService } from './preparation/preparation.service';
 import { ReplaceFileService } from './preparation/replaceFile.service';
 import { SplitService } from './preparation/split.service';
@@ -136,8 +136,8 @@ export class LibraryController {
 
   /** What the engine gets of it, for every way of using it. */
   @Get(':id/gives')
-  @ApiOkResponse({ type: GivesDto })
-  gives(@Param('id') id: string): Promise<GivesDto> {
+  @ApiOkResponse({ type: EngineViewDto })
+  gives(@Param('id') id: string): Promise<EngineViewDto> {
     return this.preparation.gives(id);
   }
 

@@ -5,9 +5,9 @@ export type Corrections = Schemas['CorrectionsDto'];
 
 /** What the engine gets, with what was set right a moment ago, before the studio has answered. */
 export function withCorrections(
-  gives: Schemas['GivesDto'],
+  gives: Schemas['EngineViewDto'],
   { faces, joints, horizon, layout }: Corrections,
-): Schemas['GivesDto'] {
+): Schemas['EngineViewDto'] {
   return {
     ...gives,
     layout,

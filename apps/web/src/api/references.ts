@@ -20,7 +20,7 @@ import { remember, stepBack } from './undo';
 import { mayGoWell, sendChange, type UnsentChange } from './unsentChanges';
 
 export type Found = Schemas['SearchDto'];
-export type Gives = Schemas['GivesDto'];
+export type EngineView = Schemas['EngineViewDto'];
 export type Preparation = Schemas['PreparationDto'];
 export type Box = Schemas['BoxDto'];
 
@@ -104,7 +104,7 @@ export function useChangeMany() {
 }
 
 /** What the engine gets of a reference, with what was just set right. */
-export function useGives(reference: Reference) {
+export function useEngineView(reference: Reference) {
   const { id, version, pictureUrl, visionState, corrections } = reference;
   const { data } = useQuery({
     queryKey: [...keys.reference(id), 'gives', version, pictureUrl, visionState],

@@ -159,7 +159,7 @@ class SeenAreaDto {
 }
 
 /** The pictures and numbers that stand for what a reference gives: just what the engine gets. */
-export class GivesDto {
+export class EngineViewDto {
   @ApiProperty() pictureUrl!: string;
   @ApiProperty({ description: 'px' }) width!: number;
   @ApiProperty({ description: 'px' }) height!: number;

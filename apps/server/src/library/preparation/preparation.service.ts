@@ -25,7 +25,7 @@ import {
 } from '../reference.entity';
 import { visionStateOf } from '../visionState';
 import { corrected, layoutDtoOf } from './corrections';
-import type { CorrectDto, GivesDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
+import type { CorrectDto, EngineViewDto, PrepareDto, ReferenceVersionDto } from './preparation.dto';
 
 /** How many versions of a reference are kept to go back to. */
 const KEPT = 60;
@@ -143,7 +143,7 @@ export class PreparationService {
   }
 
   /** What the engine gets, for every way of using the picture. */
-  async gives(id: string): Promise<GivesDto> {
+  async gives(id: string): Promise<EngineViewDto> {
     const r = await this.library.find(id);
     const g = await this.givesOf(r.pictureHash);
     const pathOf = (hash: string) => blobPath(this.blobs.dir, hash);

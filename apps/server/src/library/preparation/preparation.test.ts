@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import type { ReferenceDto } from '../reference.dto';
 import { bringIn, openStudio, type TestStudio } from '../../test/studio';
-import type { GivesDto, ReferenceVersionDto } from './preparation.dto';
+import type { EngineViewDto, ReferenceVersionDto } from './preparation.dto';
 
 let studio: TestStudio;
 beforeAll(async () => (studio = await openStudio()));
@@ -9,7 +9,7 @@ afterAll(() => studio.close());
 
 const at = (id: string, what: string) => `/api/v1/references/${id}/${what}`;
 const get = async (id: string) => (await studio.ask.get(`/api/v1/references/${id}`).expect(200)).body as ReferenceDto;
-const gives = async (id: string) => (await studio.ask.get(at(id, 'gives')).expect(200)).body as GivesDto;
+const gives = async (id: string) => (await studio.ask.get(at(id, 'gives')).expect(200)).body as EngineViewDto;
 const correct = (r: ReferenceDto, corrections: object) =>
   studio.ask.patch(at(r.id, 'corrections')).send({ version: r.version, ...corrections });
 const plain = { sharpen: 0, cutOut: false, flatten: true };

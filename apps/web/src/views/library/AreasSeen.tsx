@@ -1,7 +1,7 @@
 import { SEEN_KINDS, SEEN_TINTS, type SeenKind } from '@urbild/core';
 import { useRef } from 'react';
 import type { Reference } from '../../api/client';
-import { useCorrect, type Gives } from '../../api/references';
+import { useCorrect, type EngineView } from '../../api/references';
 import { Button } from '../../parts/Button';
 
 /** What an area shows, as an artist says it. */
@@ -20,7 +20,7 @@ const NAMES: Readonly<Record<SeenKind, string>> = {
 /** So many areas have a line of their own; the small rest goes with what is around it. */
 const LISTED = 12;
 
-type Area = Gives['areas'][number];
+type Area = EngineView['areas'][number];
 type Named = Reference['corrections']['areas'][number];
 
 /** Two places are in one area when a name was given to it: both are where its widest part lies. */
@@ -28,7 +28,7 @@ const isFor = (area: Area) => (named: Named) =>
   Math.abs(named.x - area.x) < 0.002 && Math.abs(named.y - area.y) < 0.002;
 
 /** The areas that a picture was taken apart into, each with what it shows, which can be set right. */
-export function AreasSeen({ reference: r, gives }: { reference: Reference; gives: Gives }) {
+export function AreasSeen({ reference: r, gives }: { reference: Reference; gives: EngineView }) {
   const correct = useCorrect();
   const choices = useRef<(HTMLSelectElement | null)[]>([]);
   const named = r.corrections.areas;

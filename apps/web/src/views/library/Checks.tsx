@@ -1,6 +1,6 @@
 import { CircleAlert, CircleCheck, Info, TriangleAlert } from 'lucide-react';
 import type { Reference } from '../../api/client';
-import { useGives, useIsSaving, usePrepare, useSplit } from '../../api/references';
+import { useEngineView, useIsSaving, usePrepare, useSplit } from '../../api/references';
 import { Button } from '../../parts/Button';
 
 type Check = Reference['checks'][number];
@@ -26,7 +26,7 @@ export function Checks({
   const prepare = usePrepare();
   const saving = useIsSaving(r.id);
   const split = useSplit();
-  const gives = useGives(r);
+  const gives = useEngineView(r);
   const fix = (check: Check) => {
     const set = (change: Partial<Reference['preparation']>) =>
       prepare.mutate({ reference: r, preparation: { ...r.preparation, ...change } });

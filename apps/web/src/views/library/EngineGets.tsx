@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Reference } from '../../api/client';
-import { useCorrect, useGives, type Gives } from '../../api/references';
+import { useCorrect, useEngineView, type EngineView } from '../../api/references';
 import { Button } from '../../parts/Button';
 import { AreasSeen } from './AreasSeen';
 import { FigureMask } from './FigureMask';
@@ -11,7 +11,7 @@ import { Slider } from '../../shared/forms/Slider';
 
 /** Just what the engine gets, for every way of using the picture; what can be set right is set right here. */
 export function EngineGets({ reference: r }: { reference: Reference }) {
-  const gives = useGives(r);
+  const gives = useEngineView(r);
   const [actual, setActual] = useState(false);
   if (!gives) return <div className="skeleton h-96" aria-label="It is being read" />;
   return (
@@ -101,7 +101,7 @@ function Palette({ reference: r }: { reference: Reference }) {
   );
 }
 
-function HorizonLine({ reference: r, gives }: { reference: Reference; gives: Gives }) {
+function HorizonLine({ reference: r, gives }: { reference: Reference; gives: EngineView }) {
   const correct = useCorrect();
   const [at, setAt] = useState<number | undefined>(undefined);
   const { horizon, layout } = gives;

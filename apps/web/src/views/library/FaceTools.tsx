@@ -1,5 +1,5 @@
 import type { Reference } from '../../api/client';
-import { useCorrect, type Box, type Gives } from '../../api/references';
+import { useCorrect, type Box, type EngineView } from '../../api/references';
 import { Button } from '../../parts/Button';
 
 const WORDS: Readonly<Record<Reference['visionState'], string>> = {
@@ -10,7 +10,15 @@ const WORDS: Readonly<Record<Reference['visionState'], string>> = {
 };
 
 /** The faces that were found, and how to say where one is when none was. */
-export function FaceTools({ reference: r, faces, focus }: { reference: Reference; faces: Gives['faces']; focus: Box }) {
+export function FaceTools({
+  reference: r,
+  faces,
+  focus,
+}: {
+  reference: Reference;
+  faces: EngineView['faces'];
+  focus: Box;
+}) {
   const correct = useCorrect();
   const byHand = faces.some((f) => f.byHand);
   return (

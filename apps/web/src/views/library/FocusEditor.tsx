@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Reference } from '../../api/client';
-import { useGives, useIsSaving, usePrepare, type Preparation } from '../../api/references';
+import { useEngineView, useIsSaving, usePrepare, type Preparation } from '../../api/references';
 import { Button } from '../../parts/Button';
 import { Slider } from '../../shared/forms/Slider';
 import { FaceTools } from './FaceTools';
@@ -10,7 +10,7 @@ import { useFocusBox } from './useFocusBox';
 
 /** Crop to what matters, by handles or keys; sharpening, cut-out, flattening. The picture as it came stays. */
 export function FocusEditor({ reference: r }: { reference: Reference }) {
-  const gives = useGives(r);
+  const gives = useEngineView(r);
   const prepare = usePrepare();
   const saving = useIsSaving(r.id);
   const [square, setSquare] = useState(r.kind === 'face');

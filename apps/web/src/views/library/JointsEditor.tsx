@@ -1,12 +1,12 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import type { Reference } from '../../api/client';
-import type { Gives } from '../../api/references';
+import type { EngineView } from '../../api/references';
 import { Button } from '../../parts/Button';
 import { BONES, jointTitle, standing, type FoundJoint } from './joints';
 import { useJoints } from './useJoints';
 
 /** Joints and faces over the picture: joints are dragged to where they belong, or moved by the arrows; Delete takes one away. */
-export function JointsEditor({ reference: r, gives }: { reference: Reference; gives: Gives }) {
+export function JointsEditor({ reference: r, gives }: { reference: Reference; gives: EngineView }) {
   const { joints, save, drag, drop, onKey } = useJoints(r, gives);
   const [held, setHeld] = useState<string | undefined>(undefined);
   const board = useRef<SVGSVGElement>(null);
@@ -99,7 +99,7 @@ function Bones({ joints, w, h }: Size & { joints: readonly FoundJoint[] }) {
   });
 }
 
-function Faces({ faces, w, h }: Size & { faces: Gives['faces'] }) {
+function Faces({ faces, w, h }: Size & { faces: EngineView['faces'] }) {
   return faces.map(({ box }, k) => (
     <ellipse
       key={k}

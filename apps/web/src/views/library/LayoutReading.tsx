@@ -1,6 +1,6 @@
 import { AREA_KINDS, type AreaKind } from '@urbild/core';
 import type { Reference } from '../../api/client';
-import { useCorrect, type Gives } from '../../api/references';
+import { useCorrect, type EngineView } from '../../api/references';
 
 const READINGS = [
   { read: 'picture', name: 'a picture: its areas are painted as what they show' },
@@ -20,10 +20,10 @@ const NAMES: Readonly<Record<AreaKind, string>> = {
 /** From which part in flat colours on a picture looks like a plan. */
 const PLAIN = 0.9;
 
-type Layout = Gives['layout'];
+type Layout = EngineView['layout'];
 
 /** How a layout is read: as the picture it is, as a plan of named colours, or as a map of near and far. */
-export function LayoutReading({ reference, gives }: { reference: Reference; gives: Gives }) {
+export function LayoutReading({ reference, gives }: { reference: Reference; gives: EngineView }) {
   const correct = useCorrect();
   const { layout, flat, planColours } = gives;
   const save = (next: Layout) => correct(reference, { layout: next });
@@ -78,7 +78,7 @@ function Areas({
   save,
 }: {
   layout: Layout;
-  colours: Gives['planColours'];
+  colours: EngineView['planColours'];
   save: (next: Layout) => void;
 }) {
   const areas = layout.areas ?? [];

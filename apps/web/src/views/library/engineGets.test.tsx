@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Reference } from '../../api/client';
 import type { Corrections } from '../../api/corrections';
-import { useReferencesById, type Gives } from '../../api/references';
+import { useReferencesById, type EngineView } from '../../api/references';
 import { stepBack } from '../../api/undo';
 import { startUndo } from '../../api/undoSteps';
 import { useQueryClient } from '@tanstack/react-query';
@@ -50,7 +50,7 @@ async function shown(part: (reference: Reference) => React.ReactElement, kept: P
   };
 }
 
-const gives = (fields: Partial<Gives> = {}): Gives =>
+const gives = (fields: Partial<EngineView> = {}): EngineView =>
   ({
     pictureUrl: '/p',
     width: 640,
@@ -70,9 +70,9 @@ const gives = (fields: Partial<Gives> = {}): Gives =>
     joints: [],
     proposedFocus: { left: 0, right: 1, top: 0, bottom: 1 },
     ...fields,
-  }) as Gives;
+  }) as EngineView;
 
-async function engineGets(fields: Partial<Gives> = {}, kept: Partial<Corrections> = {}) {
+async function engineGets(fields: Partial<EngineView> = {}, kept: Partial<Corrections> = {}) {
   const studio = await shown((reference) => <EngineGets reference={reference} />, kept, fields);
   await screen.findByAltText('The horizon of Carved quay');
   return studio;
@@ -210,7 +210,7 @@ describe('what the engine gets', () => {
     const planColours = [
       { colour: '#80b0e0', is: 'sky', part: 0.6 },
       { colour: '#308040', is: 'trees', part: 0.4 },
-    ] as Gives['planColours'];
+    ] as EngineView['planColours'];
     const areas = planColours.map(({ colour, is }) => ({ colour, is }));
 
     test('flat colours are said to look like a plan, and become one', async () => {

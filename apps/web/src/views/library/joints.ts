@@ -1,7 +1,7 @@
 import { JOINTS } from '@urbild/core';
-import type { Gives } from '../../api/references';
+import type { EngineView } from '../../api/references';
 
-export type FoundJoint = Gives['joints'][number];
+export type FoundJoint = EngineView['joints'][number];
 
 /** Bones between the joints of a body. */
 export const BONES = [

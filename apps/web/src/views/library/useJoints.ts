@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent } from 'react';
 import type { Reference } from '../../api/client';
-import { useCorrect, type Gives } from '../../api/references';
+import { useCorrect, type EngineView } from '../../api/references';
 import { movedJoint, withoutJoint, type FoundJoint } from './joints';
 
 const STEP = 0.01;
@@ -12,7 +12,7 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** The joints of a picture, also while one is dragged; what is let go is kept and can be undone. */
-export function useJoints(reference: Reference, gives: Gives) {
+export function useJoints(reference: Reference, gives: EngineView) {
   const correct = useCorrect();
   const [dragged, setDragged] = useState<FoundJoint[] | undefined>(undefined);
   const joints = dragged ?? gives.joints;
