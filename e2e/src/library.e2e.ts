@@ -5,6 +5,7 @@ import path from 'path';
 import { Key } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { Browser } from './browser';
+import { penStroke } from './pen';
 import { RunningStudio } from './studio';
 
 const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
@@ -183,6 +184,18 @@ test('a crop by hand changes what the engine gets, and the next render; undo bri
   });
   expect((await reference()).pictureUrl).toBe(before.pictureUrl);
   expect(await render()).toBe(whole);
+});
+
+test('a pen crops a picture on a tablet', async () => {
+  const [id] = (await search('?words=scene%2012')).ids;
+  const focus = async () =>
+    (await studio.get<{ preparation: { focus?: { right: number } } }>(`/references/${id}`)).preparation.focus;
+  await browser.resize(1024, 768);
+  await go(`/library?sel=${id}`);
+  await (await browser.button('Focus')).click();
+  await penStroke(browser.driver, await browser.find('button[aria-label^="Focus, lower right corner"]'), -60, -30);
+  await browser.until('the crop', async () => ((await focus())?.right ?? 1) < 0.9);
+  await browser.resize(1280, 800);
 });
 
 test('joints are laid over a picture and moved by keys; the engine gets them', async () => {

@@ -113,10 +113,10 @@ test('six lines become six shots over a mix', async () => {
   expect((await read()).shots.map((s) => s.title)).toEqual([
     'The pier',
     'The harbour',
-    'Half figure of a young',
+    'Half figure of a young woman',
     'Turned',
-    'Half figure of a young',
-    'Half figure of a young',
+    'Half figure of a young woman',
+    'Half figure of a young woman',
   ]);
 });
 
