@@ -35,6 +35,7 @@ const RETIRED: readonly (readonly [RegExp, string])[] = [
   [/^the words$|\bthe words (have|say|do not|become|name|at length|or the looks)\b/i, 'the prompt'],
   [/\bbrings?\b.*\bin\b/i, 'add'],
   [/^waits$/i, 'queued'],
+  [/\b[Tt]ake\b.*\bout of\b|^Take $/, 'Remove X'],
 ];
 
 const SRC = __dirname;

@@ -75,7 +75,7 @@ export function LaneSheet({ influence, name, gives, onChange, onRemove, onRegion
         onClick={onRemove}
         className="flex items-center gap-1.5 self-start text-sm text-signal underline"
       >
-        <Trash2 size={14} aria-hidden /> Take it out of the mix
+        <Trash2 size={14} aria-hidden /> Remove it from the mix
       </button>
     </div>
   );

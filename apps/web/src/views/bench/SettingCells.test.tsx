@@ -20,7 +20,7 @@ function show(settings: MixSettings = SETTINGS) {
 test('every setting of one value has a control that says what it is now', () => {
   show({ ...SETTINGS, strictness: 0.8, medium: 'linocut' });
   expect(screen.getByLabelText('Seed')).toHaveValue('7');
-  expect(screen.getByLabelText('Balance of references against the words')).toHaveValue('1.0');
+  expect(screen.getByLabelText('Balance of references against the prompt')).toHaveValue('1.0');
   expect(screen.getByLabelText('Spread of compositions')).toHaveValue('1.0');
   expect(screen.getByLabelText('Prompt strictness')).toHaveValue('0.8');
   expect(screen.getByLabelText('Detail, plain to ornate')).toHaveValue('0.5');
@@ -40,7 +40,7 @@ test('a typed number is saved on Enter, one that is not allowed is not', async (
 
 test('arrow keys go in tenths and end at the range', async () => {
   const onChange = show({ ...SETTINGS, balance: 2 });
-  const balance = screen.getByLabelText('Balance of references against the words');
+  const balance = screen.getByLabelText('Balance of references against the prompt');
   await userEvent.type(balance, '{ArrowUp}');
   expect(onChange).toHaveBeenLastCalledWith({ ...SETTINGS, balance: 2 });
   await userEvent.type(balance, '{ArrowDown}');

@@ -169,7 +169,7 @@ describe('a name in the words', () => {
   test('taken out, it stays out while the name is said; undo brings it back', async () => {
     const asked = openNamed('Nilo at the mill');
     await userEvent.click(await screen.findByLabelText('Nilo gives character; change'));
-    await userEvent.click(screen.getByRole('button', { name: 'Take it out of the mix' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it from the mix' }));
     await waitFor(() => expect(saved(asked).at(-1)?.settings).toMatchObject({ uncalled: ['nilo'] }));
     expect(screen.queryByLabelText('Weight of Nilo')).toBeNull();
     fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true });

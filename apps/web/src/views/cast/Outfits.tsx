@@ -142,7 +142,7 @@ function Pictures({ name, pictures, onPictures }: PicturesProps) {
             )}
             <button
               type="button"
-              aria-label={`Take ${r?.title ?? 'it'} out of ${name}`}
+              aria-label={`Remove ${r?.title ?? 'it'} from ${name}`}
               className="absolute top-0.5 right-0.5 grid size-6 place-items-center rounded bg-card/85 text-ink"
               onClick={() => onPictures(pictures.filter((other) => other !== id))}
             >

@@ -54,7 +54,7 @@ describe('outfits', () => {
 
   test('a picture is taken out of an outfit, and a whole outfit is removed', async () => {
     const onChange = outfits(COAT, DRESS);
-    await userEvent.click(await screen.findByRole('button', { name: 'Take Runa in snow out of winter coat' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Remove Runa in snow from winter coat' }));
     expect(onChange).toHaveBeenLastCalledWith([{ ...COAT, pictures: [] }, DRESS]);
     await userEvent.click(screen.getByRole('button', { name: 'Remove winter coat' }));
     expect(onChange).toHaveBeenLastCalledWith([DRESS]);
