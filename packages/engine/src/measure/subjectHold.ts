@@ -1,6 +1,7 @@
 import { CHROMA_GAIN, signedDistance, type Picture } from '@urbild/core';
 import { figuresIn, headOf, maskOfItem } from '../painter/scene/figureMasks';
 import { REGION } from '../painter/scene/region';
+import { isFigure } from '../painter/scene/items';
 import type { SceneSeen } from '../painter/scene/seen';
 
 /** How well one figure can be seen in a take, each part of what its control shows, 0..1. */
@@ -38,7 +39,7 @@ export function subjectHold(seen: SceneSeen, labels: Uint8Array, control: Pictur
   const { width, height } = seen;
   const figures = figuresIn(seen);
   return seen.items.flatMap((item): FigureHold[] => {
-    if (item.kind === 'thing' || item.held || item.pixels < LEAST * width * height) return [];
+    if (!isFigure(item) || item.held || item.pixels < LEAST * width * height) return [];
     const mask = maskOfItem(item, seen);
     const whole = along(mask, seen, control, take);
     const figure = figures.find((f) => f?.item === item && item.kind === 'person');

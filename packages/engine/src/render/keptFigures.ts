@@ -1,4 +1,5 @@
 import { maskOfItem } from '../painter/scene/figureMasks';
+import { isFigure } from '../painter/scene/items';
 import type { SceneSeen } from '../painter/scene/seen';
 
 /** Of a figure so much must lie where the start picture stays for it to be the one that stays, and so much beside it to be seen twice. */
@@ -14,7 +15,7 @@ export function keptFigures(seen: SceneSeen, free: Float32Array): Set<number> {
   // a camera that looks at a part of a scene has no map of who is where
   if (seen.view) return out;
   for (const item of seen.items) {
-    if (item.kind === 'thing' || item.held) continue;
+    if (!isFigure(item) || item.held) continue;
     const mask = maskOfItem(item, seen);
     let [kept, all] = [0, 0];
     for (let i = 0; i < mask.length; i++) {

@@ -1,6 +1,7 @@
 import { REGION } from '../painter/scene/region';
 import type { FigureRecord } from '../painter/scene/figureRecord';
 import { figuresIn, headOf, maskOfItem, within } from '../painter/scene/figureMasks';
+import { isFigure } from '../painter/scene/items';
 import type { SceneSeen } from '../painter/scene/seen';
 import type { Subject } from '../synthesis/holdSubject';
 
@@ -17,7 +18,7 @@ export function subjectsOf(seen: SceneSeen, labels: Uint8Array): Subject[] {
   // a camera that looks at a part of a scene has no map of who is where
   if (seen.view) return [];
   const items = seen.items.filter(
-    ({ kind, held, pixels, box }) => kind !== 'thing' && !held && box && pixels >= LEAST * seen.width * seen.height,
+    (item) => isFigure(item) && !item.held && item.box && item.pixels >= LEAST * seen.width * seen.height,
   );
   const figures = figuresIn(seen);
   const whole = items.map((item) => subject(maskOfItem(item, seen), item.box!, REACH.figure, seen));

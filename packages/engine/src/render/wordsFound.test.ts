@@ -69,7 +69,39 @@ test('what is so small and so like its ground that nobody finds it is told as no
   expect(notDrawn).toHaveLength(1);
   expect(notDrawn[0]).toMatchObject({ text: 'boat', why: expect.stringMatching(/nobody finds it/) as string });
   const gulls = await render({ prompt: 'gulls over the pier at dawn', width: 512, height: 384 });
-  expect(gulls.words.map(({ text }) => text)).toEqual(['gulls', 'dawn']);
+  expect(gulls.words.map(({ text }) => text)).toEqual(['gulls', 'pier', 'dawn']);
+});
+
+test('a place that a reference lays out anew is lost, with the share of it that the words kept', async () => {
+  const words = async (prompt: string, weight: number) =>
+    (await render({ prompt, influences: [influence({ gives: 'layout', weight })] })).words.map(({ text, found }) => [
+      text,
+      found > 0.9 ? 1 : Math.round(found * 100) / 100,
+    ]);
+  const mill = 'a mill with two sheep';
+  expect(await words(mill, 0)).toEqual([
+    ['mill', 1],
+    ['sheep', 1],
+  ]);
+  expect(await words(mill, 1)).toEqual([
+    ['mill', 0],
+    ['sheep', 1],
+  ]);
+  // a village street has no one landmark: its houses are gone
+  expect(await words('a dog in the village street', 1)).toEqual([
+    ['dog', 1],
+    ['village street', 0],
+  ]);
+});
+
+test.each([
+  ['a fox on the river bridge', 'river bridge'],
+  ['a girl in front of the lighthouse', 'lighthouse'],
+  ['two herons in the stilt village', 'stilt village'],
+])('in "%s" another picture over everything takes the place with it', async (prompt, place) => {
+  const { words } = await render({ prompt, influences: [influence({ gives: 'everything', weight: 2 })] });
+  const found = words.find(({ text }) => text === place)!;
+  expect(isLost(found)).toBe(true);
 });
 
 test('a camera that looks at a part says nothing of where things stand in the whole', async () => {

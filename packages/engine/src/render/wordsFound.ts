@@ -1,5 +1,5 @@
 import { isLost, type Claim, type FoundWord, type NotDrawn, type Picture, type UnderstoodSpan } from '@urbild/core';
-import { isSeen, witnessed } from '../painter/witness';
+import { isSeen, LAID_OUT, witnessed, type Witnessed } from '../painter/witness';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
 import { contrastOf, foundAgain, looksOf } from './foundAgain';
 import { coloursFound } from './foundColours';
@@ -31,10 +31,10 @@ const STAYS: Readonly<Record<Begun, string>> = {
  */
 export function wordsFound(pass: WordsOf, finished: Picture, begun?: Begun): WordsFound {
   const { brief, seen, looks } = pass;
-  const heard = witnessed(brief, seen);
+  const heard = withTaken(witnessed(brief, seen), brief.claims);
   const faint = heard.drawn.filter((claim) => isFaint(claim, seen, looks));
-  const drawn = heard.drawn.filter(({ entity }) => !faint.some((f) => f.entity === entity));
-  const all = foundIn(pass, drawn, finished);
+  const drawn = heard.drawn.filter((claim) => !faint.some((f) => f === claim || isOfOne(f, claim)));
+  const all = foundIn(pass, drawn, finished, heard.taken);
   const kept = begun ? all.filter(({ word }) => isLost(word)).map(({ claim }) => claim) : [];
   if (begun && pass.whole && !isArrangedAlike(pass.whole, wholeLook(seen, pass.labels, finished)))
     kept.push(...drawn.filter(({ axis, entity }) => WHOLE_AXES.has(axis) && entity === undefined));
@@ -57,6 +57,23 @@ export function wordsFound(pass: WordsOf, finished: Picture, begun?: Begun): Wor
   };
 }
 
+/**
+ * A place that a reference has taken away is drawn as the words say, and lost on the way: what the words would have without the
+ * reference counts, so that the reading falls and the reference is named.
+ */
+function withTaken({ drawn, notDrawn }: Witnessed, claims: readonly Claim[]): Witnessed & { taken: readonly Claim[] } {
+  const taken = notDrawn.filter(({ why }) => why === LAID_OUT).map(({ start }) => start);
+  const lost = claims.filter(({ axis, start }) => axis === 'place' && taken.includes(start));
+  return {
+    drawn: [...drawn, ...lost],
+    notDrawn: notDrawn.filter(({ start, why }) => why !== LAID_OUT || !taken.includes(start)),
+    taken: lost,
+  };
+}
+
+/** True for two claims of one person, creature or thing. */
+const isOfOne = (a: Claim, b: Claim): boolean => a.entity !== undefined && a.entity === b.entity;
+
 /** What of a pass the words are looked for with. */
 type WordsOf = Pick<Pass, 'brief' | 'seen' | 'looks' | 'colours'> &
   (Pick<Pass, 'whole' | 'labels'> | { whole?: undefined });
@@ -73,7 +90,7 @@ interface Found {
 }
 
 /** Claims that can be looked for in a finished picture, with how well each is found. */
-function foundIn(pass: WordsOf, drawn: readonly Claim[], finished: Picture): Found[] {
+function foundIn(pass: WordsOf, drawn: readonly Claim[], finished: Picture, taken: readonly Claim[]): Found[] {
   const { seen, looks, colours } = pass;
   const word = (claim: Claim, found: number, items: readonly number[] = []): Found => {
     const { start, end, text, axis, value } = claim;
@@ -81,6 +98,7 @@ function foundIn(pass: WordsOf, drawn: readonly Claim[], finished: Picture): Fou
   };
   const now = looksOf(seen, finished);
   const named = drawn.flatMap((claim) => {
+    if (taken.includes(claim)) return [word(claim, 0)];
     const items = itemsOf(claim, seen);
     const values = items.flatMap((k) => {
       const [was, is] = [looks[k], now[k]];
@@ -138,6 +156,8 @@ const itemsOfAll = ({ entity }: Claim, seen: SceneSeen): number[] =>
 
 /** Indexes of the items that a word names. */
 function itemsOf({ axis, value, entity }: Claim, seen: SceneSeen): number[] {
+  if (axis === 'place' && entity === undefined)
+    return seen.items.flatMap((i, k) => (i.kind === 'landmark' && i.what === value && isSeen({ seen }, i) ? [k] : []));
   if (!NAMES.has(axis) || entity === undefined) return [];
   const own = (item: SeenItem) => item.entity === entity && isSeen({ seen }, item);
   const held = seen.items.flatMap((item, k) => (own(item) && item.held && item.what === value ? [k] : []));

@@ -19,6 +19,7 @@ export function layOutAreas(scene: Scene, staging: Staging, hint: AreasHint): St
   const horizon = hint.horizon === undefined ? staging.horizon : hint.horizon * H;
   const colours = PlaceColours.of(scene);
   const areas = inTurn(hint);
+  scene.laidOut = true;
   clear(scene, hint);
   if (hint.ownColours >= 1) underpaint(scene, hint, horizon);
   const own = hint.ownColours > 0 ? undefined : labelMap(scene);

@@ -77,7 +77,7 @@ export const lighthouse: Place = (scene, setting) => {
     flat: 0.8,
   });
   cottage(scene, x + 52 * u, hz - 12 * u, 0.3);
-  lighthouseTower(scene, x, foot, 238 * u, 0.26);
+  scene.landmark('lighthouse', () => lighthouseTower(scene, x, foot, 238 * u, 0.26));
   rock(scene, {
     x: x - 50 * u,
     y: hz + 38 * u,

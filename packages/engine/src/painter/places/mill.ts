@@ -46,7 +46,7 @@ export const millByTheDyke: Place = (scene, setting) => {
     autumn ? [0.58, 0.115, 96] : [0.5, 0.1, 128],
     0.24,
   );
-  millTower(scene, { x: W * 0.7, y: dyke + 8 * u, s: 290 * u, depth: 0.24, turn: 0.28 });
+  scene.landmark('mill', () => millTower(scene, { x: W * 0.7, y: dyke + 8 * u, s: 290 * u, depth: 0.24, turn: 0.28 }));
   for (const [x, y, s, d] of [
     [0.5, 14, 130, 0.24],
     [0.91, 12, 170, 0.22],

@@ -16,7 +16,9 @@ export const pier: Place = (scene, setting) => {
   stiltHouse(scene, W * 0.86, hz + 26 * u, 150 * u, 0.3, { smoke: true, flip: true, wall: [0.52, 0.11, 28] });
   stiltHouse(scene, W * 0.62, hz + 12 * u, 80 * u, 0.45, { smoke: true, wall: [0.62, 0.09, 80] });
   const deck = H * 0.79;
-  jetty(scene, { x0: -20, x1: W * 1.05, y: deck, depth: 0.06, deck: 32 * u, leg: 60 * u });
+  scene.landmark('pier', () =>
+    jetty(scene, { x0: -20, x1: W * 1.05, y: deck, depth: 0.06, deck: 32 * u, leg: 60 * u }),
+  );
   return {
     x: W * 0.42,
     y: deck + 9 * u,

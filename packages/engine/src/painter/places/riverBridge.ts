@@ -12,10 +12,15 @@ import { horizonOf, type Place } from './place';
 
 const STONE: Lch = [0.66, 0.03, 70];
 
-/** A humped stone bridge across the whole width; returns the height of its deck at a part of the width. */
-function bridge(scene: Scene, y: number): (t: number) => number {
+/** The height of a bridge's deck at a part of the width; `y` is that of its ends. */
+const deckOf =
+  ({ unit }: Scene, y: number) =>
+  (t: number): number =>
+    y - 34 * unit * Math.sin(Math.PI * Math.min(1, Math.max(0, t)));
+
+/** A humped stone bridge across the whole width. */
+function bridge(scene: Scene, y: number, deck: (t: number) => number): void {
   const { width: W, unit: u, random: r } = scene;
-  const deck = (t: number) => y - 34 * u * Math.sin(Math.PI * Math.min(1, Math.max(0, t)));
   const top: Point[] = Array.from({ length: 21 }, (_, i) => [-20 + ((W + 40) * i) / 20, deck(i / 20)]);
   const foot = y + 118 * u;
   const arch = (c: number, half: number, rise: number): Point[] =>
@@ -58,7 +63,6 @@ function bridge(scene: Scene, y: number): (t: number) => number {
     ...[...top].reverse().map(([x, py]): Point => [x, py + 4 * u]),
   ];
   pen.shape(wobble(parapet, 0.8, 14, 5), adjustLch(STONE, 0.06), { strokes: 0, texture: 1.1 });
-  return deck;
 }
 
 /** A river under an old stone bridge, willows on its banks; people stand on the bridge. */
@@ -96,7 +100,8 @@ export const riverBridge: Place = (scene, setting) => {
   tree(scene, W * 0.93, H * 0.58, 140 * u, 0.3);
   const onFoot = setting.onFoot;
   const y = H * (onFoot ? 0.74 : 0.6);
-  const deck = bridge(scene, y);
+  const deck = deckOf(scene, y);
+  scene.landmark('river bridge', () => bridge(scene, y, deck));
   bank(
     scene,
     [

@@ -24,11 +24,13 @@ export const stiltVillage: Place = (scene, setting) => {
     });
   }
   mist(scene, hz + 8 * u, 20 * u, 0.3);
-  stiltHouse(scene, W * 0.9, hz + 48 * u, 158 * u, 0.26, { flip: true, lamp: true, wall: [0.55, 0.09, 45] });
-  stiltHouse(scene, W * 0.08, hz + 90 * u, 226 * u, 0.1, {
-    lamp: true,
-    wall: [0.5, 0.06, 200],
-    roof: [0.42, 0.06, 35],
+  scene.landmark('stilt village', () => {
+    stiltHouse(scene, W * 0.9, hz + 48 * u, 158 * u, 0.26, { flip: true, lamp: true, wall: [0.55, 0.09, 45] });
+    stiltHouse(scene, W * 0.08, hz + 90 * u, 226 * u, 0.1, {
+      lamp: true,
+      wall: [0.5, 0.06, 200],
+      roof: [0.42, 0.06, 35],
+    });
   });
   cloudStreaks(scene, hz * 0.3, hz * 0.6, 2, mixLch(e.sky[2], e.light, 0.35), 0.25);
   if (setting.onFoot) {

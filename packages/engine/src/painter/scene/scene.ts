@@ -1,4 +1,4 @@
-import { clamp, labToLch, lchToLab, mixLch, ValueNoise, type Lch, type Random } from '@urbild/core';
+import { clamp, labToLch, lchToLab, mixLch, ValueNoise, type Lch, type PlaceName, type Random } from '@urbild/core';
 import type { Path } from '../geometry/point';
 import type { Environment } from '../light/environment';
 import { inLeaf, isSnowy } from '../light/environment';
@@ -46,6 +46,8 @@ export class Scene {
   readonly figures: FigureRecord[] = [];
   /** What of the words was painted; what lies within another one comes after it. */
   readonly items: SceneItem[] = [];
+  /** A reference among the influences lays the place out: what it had of its own may be gone. */
+  laidOut = false;
   /** Where the horizon of the place is, px; unknown where the picture came nearer. */
   horizon?: number;
   /** Where the sun or moon stands, px, if there is one. */
@@ -125,6 +127,11 @@ export class Scene {
     this.items.push(item);
     draw();
     item.last = this.#nextId;
+  }
+
+  /** Everything that `draw` adds is what a place is known by. */
+  landmark(place: PlaceName, draw: () => void): void {
+    this.item({ entity: -1, kind: 'landmark', what: place }, draw);
   }
 
   /** Everything that `draw` adds is a mark of the weather. */

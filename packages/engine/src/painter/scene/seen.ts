@@ -44,6 +44,8 @@ export interface SceneSeen {
   /** What weather put in front of it, mark by mark. */
   readonly weatherMarks: readonly WeatherMark[];
   readonly lamps: number;
+  /** A reference lays the place out: what it had of its own may be gone. */
+  readonly laidOut: boolean;
   readonly medium: Medium;
   readonly seed: number;
   /** A local colour under the light of the scene. */
@@ -96,6 +98,7 @@ export function seenOf(scene: Scene, areas: AreaMap, medium: Medium): SceneSeen 
     light,
     weatherMarks: weatherMarks(scene),
     lamps: scene.lamps.length,
+    laidOut: scene.laidOut,
     medium,
     seed: scene.seed,
     grade: (colour, depth, keep) => scene.grade(colour, depth, keep),

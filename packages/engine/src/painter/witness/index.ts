@@ -89,4 +89,4 @@ function caseOf(claim: Claim, brief: SceneBrief, seen: SceneSeen): Case {
 }
 
 export { isSeen } from './scene';
-export { peopleBeyond } from './whole';
+export { LAID_OUT, peopleBeyond } from './whole';

@@ -1,7 +1,7 @@
 import { colourDistance, type Framing, type PlaceName, type Season, type Time } from '@urbild/core';
 import { TIMES } from '../light/times';
 import { REGION, type Region } from '../scene/region';
-import { headPart, type Case, type Testimony, type Witness } from './scene';
+import { headPart, isSeen, type Case, type Testimony, type Witness } from './scene';
 
 const R = REGION;
 /** What of a place can be seen wherever it is the setting: any of these regions, over at least this part of the picture. */
@@ -39,13 +39,19 @@ const MARKS: Readonly<Record<PlaceName, readonly (readonly [parts: readonly Regi
 const partOf = ({ seen }: Case, regions: readonly Region[]): number =>
   regions.reduce<number>((sum, region) => sum + seen.regions[region], 0);
 
-/** The setting can be recognised by what it is made of. */
+/** Why a place is not seen that a reference lays out. */
+export const LAID_OUT = 'A picture among the references decides the place.';
+const COVERED = 'Too little of the place can be seen behind its subject.';
+
+/** The setting can be recognised by what it is made of, and by its landmark where it has one. */
 export const isPlace: Witness = (one) => {
-  const marks = MARKS[one.claim.value as PlaceName];
-  return (
-    marks.every(([regions, least]) => partOf(one, regions) >= least) ||
-    'Too little of the place can be seen behind its subject.'
-  );
+  const { claim, seen } = one;
+  const marks = MARKS[claim.value as PlaceName];
+  const landmarks = seen.items.filter((i) => i.kind === 'landmark' && i.what === claim.value);
+  const shows =
+    marks.every(([regions, least]) => partOf(one, regions) >= least) &&
+    (!landmarks.length || landmarks.some((i) => isSeen(one, i)));
+  return shows || (seen.laidOut ? LAID_OUT : COVERED);
 };
 
 /** Outside, or so much sky in a window that the weather can be told. */

@@ -130,8 +130,23 @@ test('nobody appears who was not named, and nobody twice', () => {
   }
 });
 
+test.each(['mill', 'lighthouse', 'river bridge', 'pier', 'stilt village'])(
+  'a place is known by its landmark: %s',
+  (place) => {
+    const { brief, seen } = hear(`a girl, ${place}`);
+    expect(seen.items.some((i) => i.kind === 'landmark' && i.what === place && i.pixels > 0)).toBe(true);
+    const without = { ...seen, items: seen.items.map((i) => (i.kind === 'landmark' ? { ...i, pixels: 0 } : i)) };
+    expect(witnessed(brief, without).notDrawn.map(({ text, why }) => [text, why])).toEqual([
+      [place, 'Too little of the place can be seen behind its subject.'],
+    ]);
+    expect(witnessed(brief, { ...without, laidOut: true }).notDrawn.map(({ why }) => why)).toEqual([
+      'A picture among the references decides the place.',
+    ]);
+  },
+);
+
 test('what stands before something covers it, and what is held belongs to whoever holds it', () => {
-  const { seen } = hear('a girl with a lantern on the pier');
+  const { seen } = hear('a girl with a lantern on the quay');
   const [girl, lantern] = seen.items;
   expect([girl.kind, lantern.kind, lantern.held, lantern.what]).toEqual(['person', 'thing', true, 'lantern']);
   expect(girl.codes).toEqual([1, 2]);
