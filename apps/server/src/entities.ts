@@ -1,6 +1,7 @@
 import { CharacterEntity } from './cast/character.entity';
 import { ImportFileEntity } from './library/imports/importFile.entity';
 import { ReferenceEntity, VectorEntity } from './library/reference.entity';
+import { CollectionEntity } from './library/collections/collection.entity';
 import { ShelfItemEntity } from './library/shelf/shelf.entity';
 import { LookEntity } from './looks/look.entity';
 import { MixEntity, MixVersionEntity } from './mixes/mix.entity';
@@ -17,6 +18,7 @@ export const ENTITIES = [
   VectorEntity,
   ImportFileEntity,
   ShelfItemEntity,
+  CollectionEntity,
   LookEntity,
   CharacterEntity,
   MixEntity,

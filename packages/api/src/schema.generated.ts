@@ -320,6 +320,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/collections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CollectionsController_list"];
+        put?: never;
+        post: operations["CollectionsController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/collections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["CollectionsController_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["CollectionsController_change"];
+        trace?: never;
+    };
+    "/api/v1/collections/{id}/arrange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_arrange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/collections/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/shelf": {
         parameters: {
             query?: never;
@@ -1644,7 +1708,7 @@ export interface components {
             decision: components["schemas"]["Decision"];
         };
         /** @enum {string} */
-        Sort: "newest" | "oldest" | "title" | "rating" | "used" | "likeness";
+        Sort: "newest" | "oldest" | "title" | "rating" | "used" | "recent" | "arranged" | "likeness";
         FacetsDto: {
             kind: {
                 [key: string]: number;
@@ -1662,6 +1726,9 @@ export interface components {
                 [key: string]: number;
             };
             character: {
+                [key: string]: number;
+            };
+            collection: {
                 [key: string]: number;
             };
             favourite: number;
@@ -1803,19 +1870,59 @@ export interface components {
             thumbnailUrl: string;
             current: boolean;
         };
+        CollectionDto: {
+            id: string;
+            name: string;
+            /** @description the query string of its search; absent when it is put together by hand */
+            search?: string;
+            /** @description pictures put in by hand */
+            count: number;
+            /** @description the picture that it is shown by */
+            first?: string;
+            updatedAt: string;
+            /** @description to be sent with a change of its name or search */
+            version: number;
+        };
+        NewCollectionDto: {
+            name: string;
+            /** @description ids of references, in their order */
+            items?: string[];
+            /** @description a query string of the search: what it finds is the collection */
+            search?: string;
+        };
+        ChangeCollectionDto: {
+            version: number;
+            name?: string;
+            /** @description of a collection that is a search */
+            search?: string;
+        };
+        PlacingDto: {
+            /** @description a reference, in the collection already or not */
+            id: string;
+            /** @description the one that it goes before; the end when absent or not there */
+            before?: string;
+        };
+        ArrangementDto: {
+            takeOut?: string[];
+            place?: components["schemas"]["PlacingDto"][];
+        };
+        ArrangedDto: {
+            collection: components["schemas"]["CollectionDto"];
+            back: components["schemas"]["ArrangementDto"];
+        };
         /** @enum {string} */
-        ShelfKind: "search" | "phrase";
+        ShelfKind: "phrase";
         ShelfItemDto: {
             kind: components["schemas"]["ShelfKind"];
             name: string;
-            /** @description the query string of a search, or the words of a phrase */
+            /** @description the words of a phrase */
             text: string;
             id: string;
         };
         NewShelfItemDto: {
             kind: components["schemas"]["ShelfKind"];
             name: string;
-            /** @description the query string of a search, or the words of a phrase */
+            /** @description the words of a phrase */
             text: string;
         };
         LookItemDto: {
@@ -3043,6 +3150,8 @@ export interface operations {
                 favourite?: boolean;
                 look?: string;
                 character?: string;
+                /** @description id of a collection that is put together by hand */
+                collection?: string;
                 used?: "used" | "unused";
                 /** @description only what was archived */
                 away?: boolean;
@@ -3367,6 +3476,138 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ImportFileDto"][];
+                };
+            };
+        };
+    };
+    CollectionsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionDto"][];
+                };
+            };
+        };
+    };
+    CollectionsController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCollectionDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionDto"];
+                };
+            };
+        };
+    };
+    CollectionsController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CollectionsController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeCollectionDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionDto"];
+                };
+            };
+        };
+    };
+    CollectionsController_arrange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangementDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrangedDto"];
+                };
+            };
+        };
+    };
+    CollectionsController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionDto"];
                 };
             };
         };

@@ -1,6 +1,7 @@
 /** Pure computation of Urbild: no interface, no server, no files, no canvas. */
 export { merge, sameData, type Conflict, type Merged } from './merge/merge';
 export { withValue } from './merge/withValue';
+export { arrange, type Arranged, type Arrangement, type Placing } from './order/arrange';
 export { compileKernel, growTo, type KernelMemory } from './maths/wasm';
 export * from './maths/scalar';
 export * from './maths/select';

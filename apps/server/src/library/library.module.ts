@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
 import { ImportsController } from './imports/imports.controller';
 import { LibraryController } from './library.controller';
+import { CollectionsController } from './collections/collections.controller';
+import { CollectionsService } from './collections/collections.service';
 import { ShelfController } from './shelf/shelf.controller';
 import { CatalogueService } from './catalogue/catalogue.service';
 import { ImportsService } from './imports/imports.service';
@@ -12,9 +14,10 @@ import { SplitService } from './preparation/split.service';
 
 /** References: bringing in, describing, finding, preparing. */
 @Module({
-  controllers: [ImportsController, LibraryController, ShelfController],
+  controllers: [ImportsController, LibraryController, CollectionsController, ShelfController],
   providers: [
     CatalogueService,
+    CollectionsService,
     ImportsService,
     LibraryService,
     LookAtService,

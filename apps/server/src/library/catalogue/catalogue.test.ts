@@ -122,20 +122,42 @@ test('like this: the picture itself first, then by cosine; a mirrored one counts
   expect(scores).toEqual([...scores].sort((a, b) => b - a));
 });
 
-test('looks, cast and mixes: where a picture is used', () => {
+test('looks, cast, collections and mixes: where a picture is used', () => {
   const c = filled(6);
   for (let k = 0; k < 6; k++) c.put({ ...rowOf(k), away: false });
   c.useIn({
     looks: new Map([['chalk', new Set(['r1', 'r2'])]]),
     cast: new Map([['ilse', new Set(['r3'])]]),
-    mixes: new Map([['r1', 2]]),
+    mixes: new Map([
+      ['r1', { count: 2, last: 10 }],
+      ['r4', { count: 1, last: 20 }],
+    ]),
+    collections: new Map([
+      [
+        'reeds',
+        new Map([
+          ['r4', 0],
+          ['r1', 1],
+          ['gone', 2],
+          ['r5', 3],
+        ]),
+      ],
+    ]),
   });
   expect(c.ask({ look: 'chalk' }).ids).toEqual(['r2', 'r1']);
   expect(c.ask({ character: 'ilse' }).ids).toEqual(['r3']);
   expect(c.ask({ look: 'nowhere' }).ids).toEqual([]);
-  expect(c.ask({ used: 'used' }).ids).toEqual(['r1']);
-  expect(c.ask({}).facets).toMatchObject({ unused: 5, look: { chalk: 2 }, character: { ilse: 1 } });
-  expect(c.ask({ sort: 'used' }).ids[0]).toBe('r1');
+  expect(c.ask({ used: 'used' }).ids).toEqual(['r4', 'r1']);
+  expect(c.ask({}).facets).toMatchObject({ unused: 4, look: { chalk: 2 }, character: { ilse: 1 } });
+  expect(c.ask({ sort: 'used' }).ids.slice(0, 2)).toEqual(['r1', 'r4']);
+  expect(c.ask({ sort: 'recent' }).ids.slice(0, 2)).toEqual(['r4', 'r1']);
+  // a collection has an order of its own, and another one where that is asked for
+  expect(c.ask({ collection: 'reeds' }).ids).toEqual(['r4', 'r1', 'r5']);
+  expect(c.ask({ collection: 'reeds', sort: 'newest' }).ids).toEqual(['r5', 'r4', 'r1']);
+  expect(c.ask({ collection: 'nowhere' }).ids).toEqual([]);
+  expect(c.ask({ sort: 'arranged' }).ids).toEqual(c.ask({}).ids);
+  c.put({ ...rowOf(5), away: true });
+  expect(c.ask({}).facets.collection).toEqual({ reeds: 2 });
   c.drop('r1');
   expect(c.size).toBe(5);
 });

@@ -32,11 +32,19 @@ export interface Uses {
   /** Set id -> ids of its references. */
   readonly looks: ReadonlyMap<string, ReadonlySet<string>>;
   readonly cast: ReadonlyMap<string, ReadonlySet<string>>;
-  /** Reference id -> number of mixes. */
-  readonly mixes: ReadonlyMap<string, number>;
+  /** Reference id -> in how many mixes it is, and when the last of them was changed, milliseconds since 1970. */
+  readonly mixes: ReadonlyMap<string, MixUse>;
+  /** Collection id -> the places of its references in their order. */
+  readonly collections: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }
 
-export const SORTS = ['newest', 'oldest', 'title', 'rating', 'used', 'likeness'] as const;
+/** In how many mixes a reference is, and when the last of them was changed, milliseconds since 1970. */
+export interface MixUse {
+  readonly count: number;
+  readonly last: number;
+}
+
+export const SORTS = ['newest', 'oldest', 'title', 'rating', 'used', 'recent', 'arranged', 'likeness'] as const;
 export type Sort = (typeof SORTS)[number];
 
 /** What is looked for; what is absent does not narrow. */
@@ -52,6 +60,8 @@ export interface CatalogueQuery {
   readonly favourite?: boolean;
   readonly look?: string;
   readonly character?: string;
+  /** Id of one that is put together by hand. */
+  readonly collection?: string;
   readonly used?: 'used' | 'unused';
   readonly away?: boolean;
   /** OKLab, and how far off it may be (a distance in OKLab). */
@@ -62,7 +72,7 @@ export interface CatalogueQuery {
 
 /** How often each value of each facet occurs among what the other facets leave. */
 export type Facets = Readonly<
-  Record<'kind' | 'tag' | 'rights' | 'state' | 'look' | 'character', Readonly<Record<string, number>>>
+  Record<'kind' | 'tag' | 'rights' | 'state' | 'look' | 'character' | 'collection', Readonly<Record<string, number>>>
 > & {
   readonly favourite: number;
   readonly unused: number;
@@ -77,7 +87,7 @@ export interface CatalogueResult {
 
 type Narrowing = keyof Omit<CatalogueQuery, 'like' | 'sort' | 'colour' | 'found'>;
 
-const NOWHERE: Uses = { looks: new Map(), cast: new Map(), mixes: new Map() };
+const NOWHERE: Uses = { looks: new Map(), cast: new Map(), mixes: new Map(), collections: new Map() };
 
 /** How many pictures "like this" shows. */
 const ALIKE = 200;
@@ -126,9 +136,10 @@ export class Catalogue {
 
   /** Answers a query: ids in order, their aspects for laying them out, counts for every facet. */
   ask(query: CatalogueQuery): CatalogueResult {
-    const { looks, cast, mixes } = this.#uses;
+    const { looks, cast, mixes, collections } = this.#uses;
     const look = query.look ? (looks.get(query.look) ?? new Set<string>()) : undefined;
     const character = query.character ? (cast.get(query.character) ?? new Set<string>()) : undefined;
+    const places = query.collection ? (collections.get(query.collection) ?? new Map<string, number>()) : undefined;
     const tests: [Narrowing, (r: CatalogueRow) => boolean][] = [['away', (r) => r.away === (query.away ?? false)]];
     const test = (name: Narrowing, check: (r: CatalogueRow) => boolean) => {
       if (query[name] !== undefined) tests.push([name, check]);
@@ -141,6 +152,7 @@ export class Catalogue {
     test('favourite', (r) => r.favourite === query.favourite);
     test('look', (r) => look!.has(r.id));
     test('character', (r) => character!.has(r.id));
+    test('collection', (r) => places!.has(r.id));
     test('used', (r) => mixes.has(r.id) === (query.used === 'used'));
     const colour = query.colour && colourTest(query.colour.lab, query.colour.tolerance);
     const counts = emptyFacets();
@@ -165,9 +177,11 @@ export class Catalogue {
       count(counts, row, failed, mixes);
       if (!failures) chosen.push(row);
     }
-    const sorted = this.#sort(chosen, query, colour);
+    const sorted = this.#sort(chosen, query, colour, places);
     for (const [id, members] of looks) counts.look[id] = members.size;
     for (const [id, members] of cast) counts.character[id] = members.size;
+    for (const [id, members] of collections)
+      counts.collection[id] = [...members.keys()].filter((m) => this.#rows.get(m)?.away === false).length;
     return {
       ids: sorted.map((r) => r.id),
       aspects: sorted.map((r) => Math.round(r.aspect * 1000) / 1000),
@@ -224,9 +238,15 @@ export class Catalogue {
     return this.#order;
   }
 
-  #sort(rows: CatalogueRow[], query: CatalogueQuery, colour?: (r: CatalogueRow) => number): CatalogueRow[] {
+  #sort(
+    rows: CatalogueRow[],
+    query: CatalogueQuery,
+    colour: ((r: CatalogueRow) => number) | undefined,
+    places: ReadonlyMap<string, number> | undefined,
+  ): CatalogueRow[] {
     if (query.like) return rows;
-    switch (query.sort ?? (colour ? 'likeness' : 'newest')) {
+    const { mixes } = this.#uses;
+    switch (query.sort ?? (colour ? 'likeness' : places ? 'arranged' : 'newest')) {
       case 'likeness': {
         if (!colour) return rows;
         const far = new Map(rows.map((r) => [r.id, colour(r)]));
@@ -239,7 +259,11 @@ export class Catalogue {
       case 'rating':
         return rows.sort((a, b) => b.rating - a.rating);
       case 'used':
-        return rows.sort((a, b) => (this.#uses.mixes.get(b.id) ?? 0) - (this.#uses.mixes.get(a.id) ?? 0));
+        return rows.sort((a, b) => (mixes.get(b.id)?.count ?? 0) - (mixes.get(a.id)?.count ?? 0));
+      case 'recent':
+        return rows.sort((a, b) => (mixes.get(b.id)?.last ?? 0) - (mixes.get(a.id)?.last ?? 0));
+      case 'arranged':
+        return places ? rows.sort((a, b) => places.get(a.id)! - places.get(b.id)!) : rows;
       case 'newest':
         return rows;
     }
@@ -268,13 +292,14 @@ const emptyFacets = (): Counting => ({
   state: {},
   look: {},
   character: {},
+  collection: {},
   favourite: 0,
   unused: 0,
   away: 0,
 });
 
 /** Counts a row in the facets that it passes: a facet counts what all the others leave. */
-function count(c: Counting, r: CatalogueRow, failed: Narrowing | undefined, mixes: ReadonlyMap<string, number>): void {
+function count(c: Counting, r: CatalogueRow, failed: Narrowing | undefined, mixes: Uses['mixes']): void {
   const add = (name: 'kind' | 'tag' | 'rights' | 'state', value: string) => {
     if (!failed || failed === name) c[name][value] = (c[name][value] ?? 0) + 1;
   };

@@ -90,13 +90,25 @@ export class CatalogueReader {
     };
     const members = (table: string) =>
       sets(`select t.id, e.value->>'referenceId' from ${table} t, json_each(t.items) e where t.deleted_at is null`);
-    const used = sets(
-      `select distinct e.value->>'referenceId', m.id from mix m, json_each(m.influences) e where m.deleted_at is null`,
-    );
+    const used = this.#db
+      .prepare(
+        `select e.value->>'referenceId', count(distinct m.id), max(m.updated_at) from mix m, json_each(m.influences) e
+          where m.deleted_at is null group by 1`,
+      )
+      .raw()
+      .all() as [string, number, number][];
+    const arranged = this.#db
+      .prepare(`select c.id, e.value, e.key from collection c, json_each(c.items) e where c.deleted_at is null`)
+      .raw()
+      .all() as [string, string, number][];
+    const collections = new Map<string, Map<string, number>>();
+    for (const [set, member, place] of arranged)
+      collections.set(set, (collections.get(set) ?? new Map<string, number>()).set(member, place));
     return {
       looks: members('look'),
       cast: members('character'),
-      mixes: new Map([...used].map(([id, mixes]) => [id, mixes.size])),
+      mixes: new Map(used.map(([id, count, last]) => [id, { count, last }])),
+      collections,
     };
   }
 }

@@ -35,6 +35,10 @@ export class SearchQueryDto {
   @ApiProperty(optional) @Optional() @flag() @IsBoolean() favourite?: boolean;
   @ApiProperty(optional) @Optional() @IsId() look?: string;
   @ApiProperty(optional) @Optional() @IsId() character?: string;
+  @ApiProperty({ ...optional, description: 'id of a collection that is put together by hand' })
+  @Optional()
+  @IsId()
+  collection?: string;
   @ApiProperty({ ...optional, enum: USED }) @Optional() @IsIn(USED) used?: (typeof USED)[number];
   @ApiProperty({ ...optional, description: 'only what was archived' })
   @Optional()
@@ -65,6 +69,7 @@ class FacetsDto {
   @ApiProperty({ type: 'object', additionalProperties: { type: 'number' } }) state!: Record<string, number>;
   @ApiProperty({ type: 'object', additionalProperties: { type: 'number' } }) look!: Record<string, number>;
   @ApiProperty({ type: 'object', additionalProperties: { type: 'number' } }) character!: Record<string, number>;
+  @ApiProperty({ type: 'object', additionalProperties: { type: 'number' } }) collection!: Record<string, number>;
   @ApiProperty() favourite!: number;
   @ApiProperty() unused!: number;
   @ApiProperty() away!: number;
@@ -82,7 +87,7 @@ export class SearchDto {
 
 /** A checked query as the catalogue takes it. */
 export function catalogueQuery(q: SearchQueryDto): CatalogueQuery {
-  const { kind, tag, rights, state, rating, favourite, look, character, used, away, sort } = q;
+  const { kind, tag, rights, state, rating, favourite, look, character, collection, used, away, sort } = q;
   const byte = (at: number) => parseInt(q.colour!.slice(at, at + 2), 16);
   return {
     kind,
@@ -93,6 +98,7 @@ export function catalogueQuery(q: SearchQueryDto): CatalogueQuery {
     favourite,
     look,
     character,
+    collection,
     used,
     away,
     sort,

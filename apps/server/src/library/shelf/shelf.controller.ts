@@ -10,20 +10,20 @@ import { SHELF_KINDS, ShelfItemEntity, type ShelfKind } from './shelf.entity';
 class NewShelfItemDto {
   @ApiProperty({ enum: SHELF_KINDS, enumName: 'ShelfKind' }) @IsIn(SHELF_KINDS) kind!: ShelfKind;
   @ApiProperty() @IsString() @Length(1, 120) name!: string;
-  @ApiProperty({ description: 'the query string of a search, or the words of a phrase' })
+  @ApiProperty({ description: 'the words of a phrase' })
   @IsString()
   @Length(1, 2000)
   text!: string;
 }
 
-/** A saved search or a stored phrase. */
+/** A stored phrase. */
 export class ShelfItemDto extends NewShelfItemDto {
   @ApiProperty() id!: string;
 }
 
 const LIMIT = 500;
 
-/** Saved searches and stored phrases. */
+/** Stored phrases. */
 @ApiTags('library')
 @Controller('shelf')
 export class ShelfController {
@@ -53,7 +53,7 @@ export class ShelfController {
   @Delete(':id')
   @HttpCode(204)
   async remove(@Param('id') id: string): Promise<void> {
-    if (!(await this.em.nativeDelete(ShelfItemEntity, { id }))) throw Problem.notFound('This search or phrase');
+    if (!(await this.em.nativeDelete(ShelfItemEntity, { id }))) throw Problem.notFound('This phrase');
     this.events.publish({ type: 'shelf' });
   }
 }

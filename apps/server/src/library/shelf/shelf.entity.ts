@@ -1,7 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 
-/** Small things that a studio keeps: a search with its name, a phrase for prompts. */
-export const SHELF_KINDS = ['search', 'phrase'] as const;
+/** Small things that a studio keeps: a phrase for prompts. */
+export const SHELF_KINDS = ['phrase'] as const;
 export type ShelfKind = (typeof SHELF_KINDS)[number];
 
 export const ShelfItemEntity = defineEntity({
@@ -11,7 +11,7 @@ export const ShelfItemEntity = defineEntity({
     id: p.string().primary(),
     kind: p.string().$type<ShelfKind>().index(),
     name: p.string(),
-    /** The query string of a search; the words of a phrase. */
+    /** The words of a phrase. */
     text: p.text(),
     createdAt: p.datetime(),
   },

@@ -17,10 +17,15 @@ const shelf = () => {
 };
 
 test('what is put on it is there, by name, and is told of', async () => {
-  const made = await shelf().add({ kind: 'search', name: 'Reeds', text: 'words=reed' });
+  const made = await shelf().add({ kind: 'phrase', name: 'Reeds', text: 'tall reeds in the wind' });
   await shelf().add({ kind: 'phrase', name: 'Dusk', text: 'soft evening light' });
   expect((await shelf().list()).map((i) => i.name)).toEqual(['Dusk', 'Reeds']);
-  expect((await shelf().list())[1]).toEqual({ id: made.id, kind: 'search', name: 'Reeds', text: 'words=reed' });
+  expect((await shelf().list())[1]).toEqual({
+    id: made.id,
+    kind: 'phrase',
+    name: 'Reeds',
+    text: 'tall reeds in the wind',
+  });
   expect(told).toEqual(['shelf', 'shelf']);
 });
 
@@ -28,7 +33,7 @@ test('what is taken away is gone; what is not there says so', async () => {
   const { id } = await shelf().add({ kind: 'phrase', name: 'Dusk', text: 'soft evening light' });
   await shelf().remove(id);
   expect(await shelf().list()).toEqual([]);
-  await expect(shelf().remove(id)).rejects.toThrow(/This search or phrase is not here/);
+  await expect(shelf().remove(id)).rejects.toThrow(/This phrase is not here/);
   expect(told).toEqual(['shelf', 'shelf']);
 });
 

@@ -8,6 +8,7 @@ export type StudioEvent =
   | { readonly type: 'look'; readonly id: string }
   | { readonly type: 'character'; readonly id: string }
   | { readonly type: 'shelf' }
+  | { readonly type: 'collection'; readonly id: string }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
   | {
