@@ -25,6 +25,7 @@ const TOUCHING = [
   'import',
   'look',
   'character',
+  'collection',
   'shelf',
   'mix',
   'series',

@@ -59,6 +59,11 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
         { key: ['cast', id], wait: 0 },
         { key: ['search'], wait: LATER },
       ];
+    case 'collection':
+      return [
+        { key: keys.collections, wait: 0 },
+        { key: ['search'], wait: LATER },
+      ];
     case 'shelf':
       return [{ key: keys.shelf, wait: 0 }];
     case 'mix':

@@ -5,6 +5,8 @@ export interface Call {
   readonly body?: object;
   /** Sent with the present version of this shot of this series. */
   readonly versionOf?: { readonly seriesId: string; readonly shotId: string };
+  /** Sent with the present version of what this path answers. */
+  readonly versionAt?: string;
 }
 
 /** What undoes a change, as data, so that it survives a reload. */

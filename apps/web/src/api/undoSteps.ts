@@ -6,8 +6,12 @@ import { openByName, putSeries } from './documents';
 import { keys } from './keys';
 import { undoBy, type Call, type UndoStep } from './undo';
 
-async function send(client: QueryClient, { method, path, body, versionOf }: Call): Promise<void> {
+async function send(client: QueryClient, { method, path, body, versionOf, versionAt }: Call): Promise<void> {
   let whole = body;
+  if (versionAt) {
+    const { version } = (await (await fetch(versionAt)).json()) as { version?: number };
+    whole = { ...body, version };
+  }
   if (versionOf) {
     const series = await ask(api.GET('/api/v1/series/{id}', { params: { path: { id: versionOf.seriesId } } }));
     whole = { ...body, version: series.shots.find((s) => s.id === versionOf.shotId)?.version };

@@ -21,6 +21,12 @@ export class CollectionsController {
     return this.collections.create(fields);
   }
 
+  @Get(':id')
+  @ApiOkResponse({ type: CollectionDto })
+  get(@Param('id') id: string): Promise<CollectionDto> {
+    return this.collections.get(id);
+  }
+
   @Patch(':id')
   @ApiOkResponse({ type: CollectionDto })
   change(@Param('id') id: string, @Body() change: ChangeCollectionDto): Promise<CollectionDto> {

@@ -34,6 +34,10 @@ export class CollectionsService {
     return all.map(toCollectionDto);
   }
 
+  async get(id: string): Promise<CollectionDto> {
+    return toCollectionDto(await find(this.em, id));
+  }
+
   async create({ name, items = [], search }: NewCollectionDto): Promise<CollectionDto> {
     if (search !== undefined && items.length)
       throw Problem.invalid([{ field: 'search', message: 'A collection is a search or is put together by hand' }]);

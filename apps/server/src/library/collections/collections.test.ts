@@ -59,6 +59,7 @@ describe('collections', () => {
     const { id, version } = await collections().create({ name: 'Dusk', search: 'words=dusk' });
     const changed = await collections().change(id, { version, name: 'Evening', search: 'words=evening' });
     expect(changed).toMatchObject({ name: 'Evening', search: 'words=evening', version: 2 });
+    expect(await collections().get(id)).toEqual(changed);
     await expect(collections().change(id, { version, name: 'Night' })).rejects.toMatchObject({
       document: { status: 409, current: { name: 'Evening' } },
     });

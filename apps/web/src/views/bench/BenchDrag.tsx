@@ -2,7 +2,7 @@ import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors, type Dra
 import { useState, type ReactNode } from 'react';
 import type { MixInfluence } from '../../api/client';
 import { TABLE } from './StartDrop';
-import { isPicture, type TrayItem } from './Tray';
+import { isPicture, type TrayItem } from './TrayPicture';
 
 interface Props {
   /** Something of the tray was let go over the course. */

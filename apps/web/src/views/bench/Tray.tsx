@@ -1,27 +1,16 @@
-import { useDraggable } from '@dnd-kit/core';
 import type { Gives } from '@urbild/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Kind, MixInfluence } from '../../api/client';
+import { useCollections, type Collection } from '../../api/collections';
 import { useReferencesById, useSearch } from '../../api/references';
 import { useCast, useLooks } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
-import { KINDS, type Hue } from '../../theme/kinds';
+import { KINDS } from '../../theme/kinds';
 import { characterInfluence, lookInfluence, newInfluence } from '../../shared/mix/newInfluences';
 import { OneStop } from '../../shared/keys/OneStop';
-
-/** Something that can be dragged into the course. */
-export interface TrayItem {
-  readonly id: string;
-  readonly name: string;
-  readonly hue: Hue;
-  readonly thumbnailUrl?: string;
-  readonly influence: MixInfluence;
-}
-
-/** True for a picture of the library: a look or somebody is nothing that a mix could start from. */
-export const isPicture = ({ influence: { of } }: TrayItem): boolean => (of ?? 'reference') === 'reference';
+import { TrayPicture } from './TrayPicture';
 
 type Shelf = 'pictures' | 'looks' | 'cast';
 const SHELVES: readonly { readonly shelf: Shelf; readonly name: string }[] = [
@@ -72,7 +61,11 @@ export function Tray({ gives, onAdd, onStart }: Props) {
 function Pictures({ onAdd, onStart }: Acts) {
   const [kind, setKind] = useState<Kind | undefined>(undefined);
   const [words, setWords] = useState('');
-  const query = new URLSearchParams({ ...(kind ? { kind } : {}), ...(words.trim() ? { words: words.trim() } : {}) });
+  const [pile, setPile] = useState(ALL);
+  const { data: collections = [] } = useCollections();
+  const query = new URLSearchParams(pileQuery(pile, collections));
+  if (kind) query.set('kind', kind);
+  if (words.trim()) query.set('words', words.trim());
   const { data: found } = useSearch(useDeferredValue(query.toString()));
   const ids = found?.ids ?? [];
   const frame = useRef<HTMLDivElement>(null);
@@ -87,9 +80,11 @@ function Pictures({ onAdd, onStart }: Acts) {
   const references = useReferencesById(shown);
   return (
     <>
-      <TrayFilter kind={kind} words={words} onKind={setKind} onWords={setWords} />
+      <TrayFilter kind={kind} words={words} onKind={setKind} onWords={setWords}>
+        <PileChoice pile={pile} collections={collections} onPile={setPile} />
+      </TrayFilter>
       <h2 className="px-2.5 pb-1 text-sm font-semibold text-muted">
-        {words.trim() && found && !found.ids.length ? 'Nothing has these words' : 'Drag into the course'}
+        {found && !found.ids.length ? nothing(words, pile) : 'Drag into the course'}
       </h2>
       <div ref={frame} className="min-h-0 flex-1 overflow-auto px-2.5">
         <OneStop role="list" className="relative" style={{ height: virtual.getTotalSize() }}>
@@ -128,15 +123,61 @@ function Pictures({ onAdd, onStart }: Acts) {
   );
 }
 
+interface PileProps {
+  readonly pile: string;
+  readonly collections: readonly Collection[];
+  readonly onPile: (pile: string) => void;
+}
+
+/** Which pictures lie in the tray: all, those used last, those of a collection. */
+function PileChoice({ pile, collections, onPile }: PileProps) {
+  return (
+    <select
+      aria-label="Which pictures"
+      value={pile}
+      onChange={(e) => onPile(e.target.value)}
+      className="w-full rounded-lg border border-edge bg-card px-1.5 py-0.5 text-sm"
+    >
+      <option value={ALL}>All pictures</option>
+      <option value={RECENT}>Used last</option>
+      {collections.length > 0 && (
+        <optgroup label="Collections">
+          {collections.map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.name}
+            </option>
+          ))}
+        </optgroup>
+      )}
+    </select>
+  );
+}
+
+/** The piles of pictures that are there without anybody having made them. */
+const ALL = 'all';
+const RECENT = 'recent';
+
+/** What a pile asks the library for. */
+function pileQuery(pile: string, collections: readonly Collection[]): string | Record<string, string> {
+  if (pile === RECENT) return { used: 'used', sort: 'recent' };
+  const collection = collections.find((c) => c.id === pile);
+  return collection ? (collection.search ?? { collection: collection.id }) : {};
+}
+
+/** Why no picture lies in the tray. */
+const nothing = (words: string, pile: string): string =>
+  words.trim() ? 'Nothing has these words' : pile === RECENT ? 'Nothing has been weighed yet' : 'Nothing is in it';
+
 interface FilterProps {
   readonly kind: Kind | undefined;
   readonly words: string;
   readonly onKind: (kind: Kind | undefined) => void;
   readonly onWords: (words: string) => void;
+  readonly children: ReactNode;
 }
 
-/** What the pictures of the tray are narrowed by: a kind, words. */
-function TrayFilter({ kind, words, onKind, onWords }: FilterProps) {
+/** What the pictures of the tray are narrowed by: a kind, words, and what stands between them. */
+function TrayFilter({ kind, words, onKind, onWords, children }: FilterProps) {
   return (
     <>
       <OneStop role="group" aria-label="Kind" className="flex gap-1.5 p-2.5 pb-1.5">
@@ -154,7 +195,8 @@ function TrayFilter({ kind, words, onKind, onWords }: FilterProps) {
           </Tip>
         ))}
       </OneStop>
-      <div className="px-2.5 pb-1.5">
+      <div className="flex flex-col gap-1.5 px-2.5 pb-1.5">
+        {children}
         <input
           type="search"
           aria-label="Find in the tray"
@@ -224,46 +266,5 @@ function Sheets({
         </div>
       ))}
     </OneStop>
-  );
-}
-
-interface PictureProps {
-  readonly item: TrayItem;
-  readonly wide?: boolean;
-  readonly onAdd: (influence: MixInfluence) => void;
-  /** Left out for what no picture can start from. */
-  readonly onStart?: (referenceId: string) => void;
-}
-
-/** Enter or a double click adds it to the course; Shift + Enter starts from it. */
-function TrayPicture({ item, wide = false, onAdd, onStart }: PictureProps) {
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: item.id, data: { item } });
-  return (
-    <button
-      ref={setNodeRef}
-      type="button"
-      title={item.name}
-      aria-label={`${item.name}, ${item.hue}: add to the course`}
-      {...listeners}
-      onDoubleClick={() => onAdd(item.influence)}
-      onKeyDown={(e) => {
-        if (e.key !== 'Enter') return;
-        if (e.shiftKey && onStart) onStart(item.id);
-        else onAdd(item.influence);
-      }}
-      className={`group relative block w-full touch-none overflow-hidden bg-shade ${wide ? 'h-20' : 'h-[72px]'} ${isDragging ? 'opacity-40' : ''}`}
-    >
-      {item.thumbnailUrl && (
-        <img src={item.thumbnailUrl} alt="" draggable={false} loading="lazy" className="h-full w-full object-cover" />
-      )}
-      {!wide && (
-        <span className="absolute inset-x-0 top-0 line-clamp-2 bg-scrim/80 px-1 text-left text-xs text-white opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100">
-          {item.name}
-        </span>
-      )}
-      <span className="absolute bottom-0.5 left-0.5 rounded bg-card p-0.5">
-        <KindSign kind={item.hue} size={13} />
-      </span>
-    </button>
   );
 }

@@ -197,8 +197,12 @@ describe('the tray', () => {
   const tray = () => {
     const onAdd = jest.fn();
     const onStart = jest.fn();
-    answers({
+    const asked = answers({
       'GET /api/v1/references/search': { ids: [], aspects: [] },
+      'GET /api/v1/collections': [
+        { id: 'reeds', name: 'Reeds', count: 3, version: 1 },
+        { id: 'dusk', name: 'At dusk', search: 'words=dusk', count: 0, version: 1 },
+      ],
       'GET /api/v1/references': [aReference()],
       'GET /api/v1/looks': [{ id: 'l', name: 'Ink', items: [{ referenceId: 'r', weight: 1 }], version: 1 }],
       'GET /api/v1/cast': [],
@@ -208,8 +212,21 @@ describe('the tray', () => {
         <Tray gives={GIVES} onAdd={onAdd} onStart={onStart} />
       </DndContext>,
     );
-    return { onAdd, onStart };
+    return { onAdd, onStart, asked };
   };
+  test('holds all pictures, those used last, or those of a collection', async () => {
+    const { asked } = tray();
+    const pile = await screen.findByLabelText('Which pictures');
+    const last = () => (asked.filter((a) => a.path.endsWith('/search')).at(-1)?.params as { query: object }).query;
+    await userEvent.selectOptions(pile, 'Used last');
+    await waitFor(() => expect(last()).toEqual({ used: 'used', sort: 'recent' }));
+    expect(await screen.findByText('Nothing has been weighed yet')).toBeVisible();
+    await userEvent.selectOptions(pile, await screen.findByRole('option', { name: 'Reeds' }));
+    await waitFor(() => expect(last()).toEqual({ collection: 'reeds' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Only image pictures' }));
+    await userEvent.selectOptions(pile, 'At dusk');
+    await waitFor(() => expect(last()).toEqual({ words: 'dusk', kind: 'image' }));
+  });
   test('a look is added by Enter or by two clicks, and nothing starts from it', async () => {
     const { onAdd, onStart } = tray();
     await userEvent.click(screen.getByRole('tab', { name: 'Looks' }));

@@ -1,11 +1,10 @@
-import { BookmarkPlus, Heart, X } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
-import { api, ask } from '../../api/client';
-import { keys } from '../../api/keys';
+import { Heart } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Found } from '../../api/references';
-import { useAct, useCast, useLooks, useShelf } from '../../api/sheets';
+import { useCast, useLooks } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { KINDS } from '../../theme/kinds';
+import { Collections } from './Collections';
 import type { LibraryState } from './useLibraryState';
 import { Slider } from '../../shared/forms/Slider';
 import { OneStop } from '../../shared/keys/OneStop';
@@ -53,7 +52,7 @@ export function Facets({ found, state }: { found: Found | undefined; state: Libr
     .slice(0, 24);
   return (
     <aside aria-label="Narrow the library" className="min-h-0 overflow-auto border-r border-line bg-paper px-3 py-4">
-      <SavedSearches state={state} />
+      <Collections state={state} counts={facets?.collection} />
       <Facet title="Kind">
         {KINDS.map((k) => choice('kind', k.kind, k.name, facets?.kind[k.kind], <KindSign kind={k.kind} />))}
       </Facet>
@@ -130,77 +129,6 @@ function LeastRating({ state: { search, set } }: { state: LibraryState }) {
         </button>
       ))}
     </li>
-  );
-}
-
-function SavedSearches({ state: { query, set, narrowed, clear } }: { state: LibraryState }) {
-  const { data: shelf } = useShelf();
-  const [naming, setNaming] = useState(false);
-  const add = useAct(keys.shelf, (name: string) =>
-    ask(api.POST('/api/v1/shelf', { body: { kind: 'search', name, text: query } })),
-  );
-  const drop = useAct(keys.shelf, (id: string) => ask(api.DELETE('/api/v1/shelf/{id}', { params: { path: { id } } })));
-  const searches = shelf?.filter((s) => s.kind === 'search') ?? [];
-  if (!searches.length && !narrowed) return null;
-  return (
-    <section className="mb-5" aria-label="Saved searches">
-      {searches.length > 0 && <h2 className="mb-1 px-1 text-sm font-semibold text-muted">Saved searches</h2>}
-      <ul>
-        {searches.map((s) => (
-          <li key={s.id} className="group flex items-center">
-            <button
-              type="button"
-              className="min-w-0 flex-1 truncate rounded-md px-1 py-1 text-left hover:bg-shade"
-              onClick={() => {
-                clear();
-                set(Object.fromEntries(new URLSearchParams(s.text)));
-              }}
-            >
-              {s.name}
-            </button>
-            <button
-              type="button"
-              aria-label={`Forget the search ${s.name}`}
-              className="grid size-6 place-items-center rounded text-muted hover:text-ink"
-              onClick={() => void drop(s.id)}
-            >
-              <X size={13} aria-hidden />
-            </button>
-          </li>
-        ))}
-      </ul>
-      {narrowed &&
-        (naming ? (
-          <input
-            autoFocus
-            aria-label="Name of the search"
-            placeholder="name of the search"
-            maxLength={120}
-            className="mt-1 w-full rounded-md border border-edge bg-card px-2 py-1"
-            onBlur={() => setNaming(false)}
-            onKeyDown={(e) => {
-              if (e.key === 'Escape') setNaming(false);
-              if (e.key === 'Enter' && e.currentTarget.value.trim()) {
-                void add(e.currentTarget.value.trim());
-                setNaming(false);
-              }
-            }}
-          />
-        ) : (
-          <div className="mt-1 flex justify-between px-1 text-sm whitespace-nowrap">
-            <button
-              type="button"
-              className="flex items-center gap-1 text-muted underline underline-offset-2 hover:text-ink"
-              onClick={() => setNaming(true)}
-            >
-              <BookmarkPlus size={14} aria-hidden /> Keep this search
-            </button>
-            <button type="button" className="text-muted underline underline-offset-2 hover:text-ink" onClick={clear}>
-              Clear
-            </button>
-          </div>
-        ))}
-    </section>
   );
 }
 

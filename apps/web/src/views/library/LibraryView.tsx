@@ -7,6 +7,7 @@ import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { useImports } from '../../parts/imports';
+import { useArranged } from './useArranged';
 import { DropShelf } from './DropShelf';
 import { Facets } from './Facets';
 import { Inspector } from './Inspector';
@@ -22,6 +23,7 @@ const SORTS = [
   ['title', 'by title'],
   ['rating', 'best first'],
   ['used', 'most used first'],
+  ['recent', 'last used first'],
 ] as const;
 /** How many of a selection the inspector looks at. */
 const LOOKED_AT = 60;
@@ -38,24 +40,13 @@ export function LibraryView() {
   useUndoKeys();
   useTitle('Library');
   return (
-    <DropShelf>
+    <DropShelf order={found?.ids ?? []}>
       <h1 className="sr-only">Library</h1>
       <Facets found={found} state={state} />
       <section aria-label="Pictures" data-main="Pictures" className="flex min-h-0 flex-col bg-booth">
         <div className="flex flex-wrap gap-2 p-3 pb-2">
           <WordSearch state={state} />
-          <select
-            aria-label="Order"
-            value={state.search.get('sort') ?? 'newest'}
-            onChange={(e) => set({ sort: e.target.value === 'newest' ? null : e.target.value })}
-            className="rounded-lg bg-card px-2"
-          >
-            {SORTS.map(([value, name]) => (
-              <option key={value} value={value}>
-                {name}
-              </option>
-            ))}
-          </select>
+          <Order state={state} />
           <PictureSize {...rows} />
           <Link
             to="/library/keepers"
@@ -108,6 +99,27 @@ export function LibraryView() {
   );
 }
 
+/** In which order pictures are shown: a collection has one of its own. */
+function Order({ state: { search, set } }: { state: LibraryState }) {
+  const collected = search.has('collection');
+  const usual = collected ? 'arranged' : 'newest';
+  return (
+    <select
+      aria-label="Order"
+      value={search.get('sort') ?? usual}
+      onChange={(e) => set({ sort: e.target.value === usual ? null : e.target.value })}
+      className="rounded-lg bg-card px-2"
+    >
+      {collected && <option value="arranged">as arranged</option>}
+      {SORTS.map(([value, name]) => (
+        <option key={value} value={value}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 /** How large the pictures are. */
 const PictureSize = ({ size, setSize }: ReturnType<typeof useRowHeight>) => (
   <label className="flex items-center rounded-lg bg-card px-2">
@@ -127,6 +139,17 @@ const PictureSize = ({ size, setSize }: ReturnType<typeof useRowHeight>) => (
 function BareWall({ state: { narrowed, clear } }: { state: LibraryState }) {
   const { data: studio } = useStudio();
   const { choose } = useImports();
+  const collection = useArranged();
+  if (collection && !collection.count)
+    return (
+      <EmptyState
+        dark
+        title={`“${collection.name}” is empty`}
+        action={<Button onClick={clear}>Show everything</Button>}
+      >
+        Drag pictures onto its name at the left, or press the right button on some and put them into it.
+      </EmptyState>
+    );
   if (narrowed)
     return (
       <EmptyState dark title="No matches" action={<Button onClick={clear}>Show everything</Button>}>

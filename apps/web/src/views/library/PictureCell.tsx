@@ -1,8 +1,9 @@
-import { useDraggable } from '@dnd-kit/core';
+import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Heart, TriangleAlert } from 'lucide-react';
-import { memo, type KeyboardEvent, type MouseEvent } from 'react';
+import { memo, use, type KeyboardEvent, type MouseEvent } from 'react';
 import type { Reference } from '../../api/client';
 import { KindSign } from '../../parts/KindSign';
+import { GapContext } from './gaps';
 
 interface Props {
   readonly id: string;
@@ -10,6 +11,8 @@ interface Props {
   readonly selected: boolean;
   readonly tabbable: boolean;
   readonly group: readonly string[] | undefined;
+  /** Others can be put before and after it. */
+  readonly between: boolean;
   readonly top: number;
   readonly left: number;
   readonly width: number;
@@ -27,6 +30,7 @@ export const PictureCell = memo(
     selected,
     tabbable,
     group,
+    between,
     top,
     left,
     width,
@@ -39,9 +43,11 @@ export const PictureCell = memo(
       id,
       data: { ids: group ?? [id], thumbnailUrl: r?.thumbnailUrl },
     });
+    const { setNodeRef: setGapRef } = useDroppable({ id: `gap ${id}`, disabled: !between, data: { between: id } });
+    const gap = use(GapContext);
     return (
       <button
-        ref={setNodeRef}
+        ref={(node) => (setNodeRef(node), setGapRef(node))}
         type="button"
         role="option"
         data-id={id}
@@ -54,9 +60,15 @@ export const PictureCell = memo(
         onDoubleClick={onOpen}
         {...listeners}
         onKeyDown={(e) => onKey(e, id)}
-        className={`group absolute overflow-hidden bg-shade ${selected ? 'outline-3 outline-offset-2 outline-cinnabar' : ''} ${isDragging ? 'opacity-50' : ''}`}
+        className={`group absolute bg-shade ${selected ? 'outline-3 outline-offset-2 outline-cinnabar' : ''} ${isDragging ? 'opacity-50' : ''}`}
         style={{ top, left, width, height }}
       >
+        {gap?.id === id && (
+          <span
+            className={`absolute inset-y-0 z-10 w-1 bg-cinnabar ${gap.side === 'before' ? '-left-1.5' : '-right-1.5'}`}
+            aria-hidden
+          />
+        )}
         {r && (
           <>
             <img
@@ -91,5 +103,6 @@ export const PictureCell = memo(
     a.width === b.width &&
     a.height === b.height &&
     a.group === b.group &&
+    a.between === b.between &&
     a.onChoose === b.onChoose,
 );

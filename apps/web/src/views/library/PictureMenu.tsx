@@ -2,6 +2,7 @@ import { ContextMenu } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import type { Reference } from '../../api/client';
 import { useChangeMany } from '../../api/references';
+import { IntoCollections } from './IntoCollections';
 import { IntoSheets, MENU_ITEM } from './IntoSheets';
 import { useLibraryState } from './useLibraryState';
 import { useWeigh } from '../../shared/mix/useWeigh';
@@ -52,6 +53,8 @@ export function PictureMenu({ references, selected, onSelect, onLarge, children 
               </ContextMenu.Item>
             </>
           )}
+          <ContextMenu.Separator className="my-1 h-px bg-line" />
+          <IntoCollections ids={ids} />
           <ContextMenu.Separator className="my-1 h-px bg-line" />
           <IntoSheets ids={ids} />
           <ContextMenu.Separator className="my-1 h-px bg-line" />

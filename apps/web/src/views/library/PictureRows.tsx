@@ -10,6 +10,7 @@ import {
   type RefObject,
 } from 'react';
 import { useReferencesById } from '../../api/references';
+import { useArranged } from './useArranged';
 import { PictureCell } from './PictureCell';
 import { PictureMenu } from './PictureMenu';
 import { justify, rowOf, touched, type Cell } from './rows';
@@ -37,6 +38,7 @@ interface Props {
 export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const weigh = useWeigh();
+  const arranged = useArranged();
   const rows = useJustified(frame, { ids, aspects, height });
   const virtual = useVirtualizer({
     count: rows.length,
@@ -61,6 +63,7 @@ export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge 
     rows,
     references,
     selected,
+    arranged,
     onSelect,
     onLarge,
     onGo: (id, e) => (choose(id, e), focus(id)),
@@ -86,6 +89,7 @@ export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge 
                 selected={chosen.has(id)}
                 tabbable={id === (last ?? ids[0])}
                 group={chosen.has(id) ? selected : undefined}
+                between={!!arranged}
                 top={v.start + 3}
                 left={x}
                 width={w}

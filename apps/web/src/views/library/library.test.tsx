@@ -11,6 +11,7 @@ const facets = {
   kind: { style: 30, image: 27, character: 9, face: 6 },
   look: {},
   character: {},
+  collection: {},
   tag: { harbour: 3, dusk: 9, mill: 3 },
   favourite: 4,
   state: { fine: 60, warning: 10, serious: 2 },
@@ -23,13 +24,13 @@ function facetsWith(query = '') {
   const set = jest.fn();
   const clear = jest.fn();
   const search = new URLSearchParams(query);
-  const state = { search, query, set, clear, narrowed: !!query } as unknown as LibraryState;
+  const state = { search, query, set, clear, selected: [], narrowed: !!query } as unknown as LibraryState;
   show(<Facets found={{ facets, ids: [], total: 72 } as unknown as Found} state={state} />);
   return { set, clear };
 }
 
 describe('narrowing the library', () => {
-  beforeEach(() => void answers({ 'GET /api/v1/looks': [], 'GET /api/v1/cast': [], 'GET /api/v1/shelf': [] }));
+  beforeEach(() => void answers({ 'GET /api/v1/looks': [], 'GET /api/v1/cast': [], 'GET /api/v1/collections': [] }));
 
   test('every choice says how many it would leave; a chosen one is taken back by the same button', async () => {
     const { set } = facetsWith('kind=style');
@@ -59,16 +60,15 @@ describe('narrowing the library', () => {
     const asked = answers({
       'GET /api/v1/looks': [],
       'GET /api/v1/cast': [],
-      'GET /api/v1/shelf': [],
-      'POST /api/v1/shelf': {},
+      'GET /api/v1/collections': [],
+      'POST /api/v1/collections': { id: 's', name: 'Dusk', search: 'kind=style&tag=dusk' },
     });
     await userEvent.click(screen.getByRole('button', { name: 'Keep this search' }));
     await userEvent.type(screen.getByLabelText('Name of the search'), 'Dusk{Enter}');
     await waitFor(() =>
       expect(asked.find((a) => a.method === 'POST')?.body).toEqual({
-        kind: 'search',
         name: 'Dusk',
-        text: 'kind=style&tag=dusk',
+        search: 'kind=style&tag=dusk',
       }),
     );
     await userEvent.click(screen.getByRole('button', { name: 'Clear' }));

@@ -8,6 +8,7 @@ const facets = {
   kind: {},
   look: {},
   character: {},
+  collection: {},
   tag: {},
   favourite: 0,
   state: {},
@@ -23,6 +24,8 @@ const found = (ids: string[], all = ids.length) => ({
   facets,
 });
 
+const COLLECTIONS = [{ id: 'reeds', name: 'Reeds', count: 0, updatedAt: '', version: 3 }];
+
 function open(answer: object, { at = '/library', demo = { done: 1, total: 1 } } = {}): Asked[] {
   const asked = answers({
     'GET /api/v1/references/search': answer,
@@ -31,7 +34,8 @@ function open(answer: object, { at = '/library', demo = { done: 1, total: 1 } } 
     'GET /api/v1/studio': { name: 'Tidepost', demo, queue: [] },
     'GET /api/v1/looks': [],
     'GET /api/v1/cast': [],
-    'GET /api/v1/shelf': [],
+    'GET /api/v1/collections': COLLECTIONS,
+    'POST /api/v1/collections/{id}/arrange': { collection: COLLECTIONS[0], back: {} },
     'GET /api/v1/takes/made-with/{id}': [],
     'GET /api/v1/references/{id}/gives': [],
     'GET /api/v1/references/{id}/versions': [],
@@ -108,6 +112,41 @@ describe('the size of the pictures', () => {
     localStorage.setItem('urbild.library.size', 'huge');
     open(found(['p']));
     expect(await screen.findByLabelText('Size of the pictures')).toHaveValue('2');
+  });
+});
+
+describe('a collection', () => {
+  beforeEach(() => {
+    localStorage.clear();
+    laidOut(900, 600);
+  });
+  const ids = async () => {
+    await waitFor(() => expect(document.querySelector('[data-id]')).not.toBeNull());
+    return [...document.querySelectorAll<HTMLElement>('[data-id]')].map((e) => e.dataset.id).join('');
+  };
+  const arranged = (asked: Asked[]) => asked.filter((a) => a.path.endsWith('/arrange')).map((a) => a.body);
+
+  test('is shown in its own order, which Alt and an arrow change at once', async () => {
+    const asked = open(found(['p', 'q', 'r']), { at: '/library?collection=reeds' });
+    expect(await screen.findByLabelText('Order')).toHaveDisplayValue('as arranged');
+    expect(await ids()).toBe('pqr');
+    // the server takes its time: what is seen is not asked for again before it has answered
+    fireEvent.keyDown(document.querySelector('[data-id="r"]')!, { key: 'ArrowLeft', altKey: true });
+    await waitFor(() => expect(arranged(asked)).toEqual([{ place: [{ id: 'r', before: 'q' }] }]));
+    fireEvent.keyDown(document.querySelector('[data-id="p"]')!, { key: 'End', altKey: true });
+    await waitFor(() => expect(arranged(asked)).toHaveLength(2));
+  });
+
+  test('in another order nothing is moved by keys', async () => {
+    const asked = open(found(['p', 'q', 'r']), { at: '/library?collection=reeds&sort=title' });
+    await ids();
+    fireEvent.keyDown(document.querySelector('[data-id="r"]')!, { key: 'ArrowLeft', altKey: true });
+    expect(arranged(asked)).toEqual([]);
+  });
+
+  test('that is empty says how it is filled', async () => {
+    open(found([], 75), { at: '/library?collection=reeds' });
+    expect(await screen.findByText('“Reeds” is empty')).toBeVisible();
   });
 });
 

@@ -12,6 +12,7 @@ export const NARROWING = [
   'favourite',
   'look',
   'character',
+  'collection',
   'used',
   'away',
   'colour',

@@ -1,7 +1,9 @@
 import type { KeyboardEvent } from 'react';
 import type { Kind, Reference } from '../../api/client';
+import { useCollectionActs, type Collection } from '../../api/collections';
 import { useChangeMany } from '../../api/references';
 import { useWeigh } from '../../shared/mix/useWeigh';
+import { stepped } from './gaps';
 import { nearest, rowOf, type Cell, type Row } from './rows';
 
 /** Letters of the kinds. */
@@ -12,6 +14,8 @@ interface Wish {
   readonly rows: readonly Row<Cell>[];
   readonly references: ReadonlyMap<string, Reference>;
   readonly selected: readonly string[];
+  /** The collection whose order they are shown in. */
+  readonly arranged: Collection | undefined;
   readonly onGo: (id: string, e: KeyboardEvent) => void;
   readonly onLarge: (id: string) => void;
   readonly onSelect: (ids: readonly string[]) => void;
@@ -19,11 +23,13 @@ interface Wish {
 
 /**
  * What a key does on a picture of the library. Arrows, Home and End go on; a figure rates, H makes a favourite, a letter gives the kind,
- * Delete puts away, Enter weighs, Space shows large: on all that are chosen if this picture is among them, else on this one alone.
+ * Delete puts away, Enter weighs, Space shows large: on all that are chosen if this picture is among them, else on this one alone. In a
+ * collection Alt and an arrow, Home or End moves them within its order.
  */
-export function useRowKeys({ ids, rows, references, selected, onGo, onLarge, onSelect }: Wish) {
+export function useRowKeys({ ids, rows, references, selected, arranged, onGo, onLarge, onSelect }: Wish) {
   const { mutate: change } = useChangeMany();
   const weigh = useWeigh();
+  const { place } = useCollectionActs();
   const next = (key: string, id: string): string | undefined => {
     const at = ids.indexOf(id);
     const row = rowOf(rows, id);
@@ -54,7 +60,15 @@ export function useRowKeys({ ids, rows, references, selected, onGo, onLarge, onS
     else return false;
     return true;
   };
+  const move = (key: string, id: string): void => {
+    const step = stepped(key, ids, selected.includes(id) ? selected : [id]);
+    if (step) void place(arranged!, step.ids, { before: step.before, quiet: true });
+  };
   return (e: KeyboardEvent, id: string) => {
+    if (e.altKey && arranged && /^(Arrow(Left|Right)|Home|End)$/.test(e.key)) {
+      e.preventDefault();
+      return move(e.key, id);
+    }
     const target = next(e.key, id);
     const command = e.ctrlKey || e.metaKey;
     const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
