@@ -34,6 +34,7 @@ export const CAPABILITIES = [
   'library',
   'looks',
   'cast',
+  'projects',
   'mixes',
   'takes',
   'series',

@@ -7,6 +7,7 @@ import { MasksModule } from './masks/masks.module';
 import { LibraryModule } from './library/library.module';
 import { LooksModule } from './looks/looks.module';
 import { CastModule } from './cast/cast.module';
+import { ProjectsModule } from './projects/projects.module';
 import { MixesModule } from './mixes/mixes.module';
 import { TakesModule } from './takes/takes.module';
 import { SeriesModule } from './series/series.module';
@@ -19,6 +20,7 @@ const CAPABILITIES = [
   LibraryModule,
   LooksModule,
   CastModule,
+  ProjectsModule,
   MixesModule,
   TakesModule,
   SeriesModule,

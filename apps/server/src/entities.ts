@@ -4,6 +4,7 @@ import { ReferenceEntity, VectorEntity } from './library/reference.entity';
 import { CollectionEntity } from './library/collections/collection.entity';
 import { ShelfItemEntity } from './library/shelf/shelf.entity';
 import { LookEntity } from './looks/look.entity';
+import { ProjectEntity } from './projects/project.entity';
 import { MixEntity, MixVersionEntity } from './mixes/mix.entity';
 import { JobEntity } from './platform/jobs/job.entity';
 import { SequenceEntity } from './series/sequences/sequence.entity';
@@ -21,6 +22,7 @@ export const ENTITIES = [
   CollectionEntity,
   LookEntity,
   CharacterEntity,
+  ProjectEntity,
   MixEntity,
   MixVersionEntity,
   TakeEntity,

@@ -592,6 +592,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/projects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ProjectsController_list"];
+        put?: never;
+        post: operations["ProjectsController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/projects/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ProjectsController_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["ProjectsController_change"];
+        trace?: never;
+    };
+    "/api/v1/projects/{id}/arrange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ProjectsController_arrange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/mixes": {
         parameters: {
             query?: never;
@@ -2070,7 +2118,7 @@ export interface components {
             waiting: number;
         };
         /**
-         * @description Width to height of the picture
+         * @description Width to height of the picture; 3:2 when absent
          * @enum {string}
          */
         Aspect: "3:2" | "2:3" | "1:1" | "4:3" | "3:4" | "16:9" | "2:1";
@@ -2079,6 +2127,61 @@ export interface components {
          * @enum {string}
          */
         Medium: "gouache" | "ink wash" | "linocut" | "pastel" | "paper-cut" | "woodblock" | "embroidery" | "cyanotype" | "screen print" | "impasto" | "charcoal" | "pencil" | "stained glass";
+        SharedSettingsDto: {
+            /** @description Width to height of the picture; 3:2 when absent */
+            aspect?: components["schemas"]["Aspect"];
+            /** @description Multiplies all references against the prompt; 1 is neutral */
+            balance?: number;
+            /** @description How freely the seed composes: at 0 every seed gives the same composition, at 1 each its own */
+            spread?: number;
+            /** @description How firmly traits and forms that the prompt names hold against references; 0.5 when absent */
+            strictness?: number;
+            /** @description How ornate the painter draws: 0 leaves small things out, 1 lays small marks along wide forms; 0.5 when absent */
+            ornateness?: number;
+            /** @description What the stage is drawn in, before looks are laid over it; as prompt and looks ask when none is chosen */
+            medium?: components["schemas"]["Medium"];
+        };
+        ProjectDto: {
+            id: string;
+            name: string;
+            /** @description the look that its new mixes begin with; that of the studio when absent */
+            lookId?: string;
+            settings: components["schemas"]["SharedSettingsDto"];
+            /** @description references that it picked; the search of the library takes its id as a collection */
+            pictures: number;
+            /** @description the first of them */
+            first?: string;
+            /** @description looks that it picked; none is all */
+            looks: string[];
+            /** @description characters that it picked; none is all */
+            cast: string[];
+            /** @description done with: it stands in no list of what is worked on */
+            archived: boolean;
+            updatedAt: string;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewProjectDto: {
+            settings?: components["schemas"]["SharedSettingsDto"];
+            looks?: string[];
+            cast?: string[];
+            name: string;
+            lookId?: string;
+        };
+        ChangeProjectDto: {
+            settings?: components["schemas"]["SharedSettingsDto"];
+            looks?: string[];
+            cast?: string[];
+            version: number;
+            name?: string;
+            /** @description empty for the look of the studio */
+            lookId?: string;
+            archived?: boolean;
+        };
+        ArrangedProjectDto: {
+            project: components["schemas"]["ProjectDto"];
+            back: components["schemas"]["ArrangementDto"];
+        };
         EmphasisDto: {
             words: string;
             /** @description 0 left out, 1 as said, 2 twice as much */
@@ -2179,6 +2282,8 @@ export interface components {
         MixDto: {
             id: string;
             name: string;
+            /** @description the project that it belongs to */
+            projectId: string;
             prompt: string;
             avoid: string;
             settings: components["schemas"]["MixSettingsDto"];
@@ -2190,6 +2295,8 @@ export interface components {
             version: number;
         };
         NewMixDto: {
+            /** @description the first project for a new mix when absent */
+            projectId?: string;
             name?: string;
             prompt?: string;
             avoid?: string;
@@ -2197,6 +2304,8 @@ export interface components {
             influences?: components["schemas"]["MixInfluenceDto"][];
         };
         ChangeMixDto: {
+            /** @description the first project for a new mix when absent */
+            projectId?: string;
             name?: string;
             prompt?: string;
             avoid?: string;
@@ -3150,7 +3259,7 @@ export interface operations {
                 favourite?: boolean;
                 look?: string;
                 character?: string;
-                /** @description id of a collection that is put together by hand */
+                /** @description id of a collection that is put together by hand, or of a project */
                 collection?: string;
                 used?: "used" | "unused";
                 /** @description only what was archived */
@@ -4055,6 +4164,119 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CharacterReadingDto"];
+                };
+            };
+        };
+    };
+    ProjectsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectDto"][];
+                };
+            };
+        };
+    };
+    ProjectsController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewProjectDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectDto"];
+                };
+            };
+        };
+    };
+    ProjectsController_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectDto"];
+                };
+            };
+        };
+    };
+    ProjectsController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeProjectDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectDto"];
+                };
+            };
+        };
+    };
+    ProjectsController_arrange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ArrangementDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArrangedProjectDto"];
                 };
             };
         };

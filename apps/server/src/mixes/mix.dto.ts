@@ -14,7 +14,7 @@ import {
 } from '@urbild/core';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { IsHash, IsId, Nested, NestedList, Optional } from '../platform/input/decorators';
-import { declaredFields } from './declaredFields';
+import { declaredFields } from '../platform/input/declaredFields';
 import type { Mix } from './mix.entity';
 
 /** A painted mask, sent before to the masks. */
@@ -89,6 +89,7 @@ export class MixInfluenceDto extends declaredFields<Omit<InfluenceSettings, 'reg
 export class MixDto {
   @ApiProperty() id!: string;
   @ApiProperty() name!: string;
+  @ApiProperty({ description: 'the project that it belongs to' }) projectId!: string;
   @ApiProperty() prompt!: string;
   @ApiProperty() avoid!: string;
   @ApiProperty({ type: MixSettingsDto }) settings!: MixSettingsDto;
@@ -140,6 +141,10 @@ export class InForceDto {
 }
 
 class MixFieldsDto {
+  @ApiProperty({ required: false, description: 'the first project for a new mix when absent' })
+  @Optional()
+  @IsId()
+  projectId?: string;
   @ApiProperty({ required: false }) @Optional() @IsString() @Length(1, 120) name?: string;
   @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(MAX_PROMPT_LENGTH) prompt?: string;
   @ApiProperty({ required: false }) @Optional() @IsString() @MaxLength(1000) avoid?: string;
@@ -165,6 +170,7 @@ export class ChangeMixDto extends MixFieldsDto {
 export const toMixDto = (m: Mix): MixDto => ({
   id: m.id,
   name: m.name,
+  projectId: m.projectId,
   prompt: m.prompt,
   avoid: m.avoid,
   settings: m.settings,

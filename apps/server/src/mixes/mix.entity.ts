@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { MixInfluence, MixSettings, MixState } from '@urbild/core';
 import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
+import { FIRST_PROJECT } from '../projects/project.entity';
 
 /** How large a take is rendered. */
 export const QUALITIES = ['draft', 'proof', 'print'] as const;
@@ -13,6 +14,7 @@ export const MixEntity = defineEntity({
   properties: {
     id: p.string().primary(),
     name: p.string(),
+    projectId: p.string().default(FIRST_PROJECT).index(),
     prompt: p.text(),
     avoid: p.text(),
     settings: p.json<MixSettings>().comment(NAMES_BLOBS_INSIDE),

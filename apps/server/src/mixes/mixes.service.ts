@@ -9,6 +9,7 @@ import { BlobStore } from '../platform/blobs/blobStore';
 import { EventsService } from '../platform/events/events.service';
 import { Problem, type FieldError } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
+import { ProjectsService, type ProjectUsual } from '../projects/projects.service';
 import { toMixDto, type ChangeMixDto, type MixDto, type NewMixDto } from './mix.dto';
 import { MixEntity, type Mix } from './mix.entity';
 
@@ -19,6 +20,7 @@ export class MixesService {
     private readonly em: EntityManager,
     private readonly events: EventsService,
     private readonly blobs: BlobStore,
+    private readonly projects: ProjectsService,
   ) {}
 
   async list(): Promise<MixDto[]> {
@@ -38,14 +40,16 @@ export class MixesService {
 
   async create(fields: NewMixDto, id: string = randomUUID()): Promise<MixDto> {
     await this.check(fields.influences);
+    const usual = await this.projects.usual(fields.projectId);
     const now = new Date();
     const mix = this.em.create(MixEntity, {
       id,
       name: fields.name ?? 'New mix',
+      projectId: usual.projectId,
       prompt: fields.prompt ?? '',
       avoid: fields.avoid ?? '',
-      settings: { ...(fields.settings ?? { aspect: '3:2', seed: 1, balance: 1 }) },
-      influences: plainInfluences(fields.influences ?? (await this.usual())),
+      settings: { ...(fields.settings ?? { aspect: '3:2', seed: 1, balance: 1, ...usual.settings }) },
+      influences: plainInfluences(fields.influences ?? (await this.usualInfluences(usual))),
       archived: false,
       createdAt: now,
       updatedAt: now,
@@ -60,6 +64,7 @@ export class MixesService {
     const mix = await this.find(id);
     requireVersion(mix, change.version, toMixDto);
     await this.check(change.influences);
+    if (change.projectId !== undefined) mix.projectId = (await this.projects.usual(change.projectId)).projectId;
     if (change.name !== undefined) mix.name = change.name;
     if (change.prompt !== undefined) mix.prompt = change.prompt;
     if (change.avoid !== undefined) mix.avoid = change.avoid;
@@ -79,9 +84,10 @@ export class MixesService {
     this.events.publish({ type: 'mix', id });
   }
 
-  /** What a new mix begins with: the studio's default look, if there is one. */
-  private async usual(): Promise<MixInfluence[]> {
-    const look = await this.em.findOne(LookEntity, { isDefault: true, deletedAt: null });
+  /** What a new mix begins with: the default look of its project, else that of the studio, if there is one. */
+  private async usualInfluences({ lookId }: ProjectUsual): Promise<MixInfluence[]> {
+    const own = lookId ? await this.em.findOne(LookEntity, { id: lookId, deletedAt: null }) : null;
+    const look = own ?? (await this.em.findOne(LookEntity, { isDefault: true, deletedAt: null }));
     return look
       ? [
           {

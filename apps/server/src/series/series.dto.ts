@@ -8,7 +8,7 @@ import {
   type OwnInfluence,
 } from '@urbild/core';
 import { IsBoolean, IsInt, IsString, Length, Max, MaxLength, Min, ValidateIf } from 'class-validator';
-import { declaredFields } from '../mixes/declaredFields';
+import { declaredFields } from '../platform/input/declaredFields';
 import { MixInfluenceDto } from '../mixes/mix.dto';
 import { ShotTakeDto } from './shotTake.dto';
 import { IsId, Nested, NestedList, Optional } from '../platform/input/decorators';

@@ -109,8 +109,10 @@ export class ShotsService implements OnModuleInit {
     const shot = await this.find(shotId);
     const series = await this.series.find(shot.seriesId);
     const { avoid, settings, influences, prompt } = (await this.plans.planOf(series, [shot])).stateOf(shot);
+    const { projectId } = await this.mixes.find(series.mixId);
     return this.mixes.create({
       name: `${series.name}, ${shot.title}`.slice(0, 120),
+      projectId,
       prompt,
       avoid,
       settings: { ...settings },

@@ -11,6 +11,9 @@ import { TakeEntity } from '../takes/take.entity';
 import { bringIn, openStudio, type TestStudio } from '../test/studio';
 import { DEMO_PICTURES, MIX_NEEDS } from './demoContent';
 import { DEMO_MIX, DEMO_SERIES, DEMO_YEAR_MIX } from './demoMix';
+import { ProjectEntity } from '../projects/project.entity';
+import { ShotEntity } from '../series/series.entity';
+import { DEMO_BOOK, DEMO_CARDS, DEMO_CARDS_SERIES } from './demoProjects';
 import { DemoService } from './demo.service';
 import { DEMO_CAST, DEMO_LOOKS } from './demoSheets';
 
@@ -34,6 +37,9 @@ test('its pictures have keys and titles of their own, and what stands on them is
   expect(new Set(keys).size).toBe(keys.length);
   expect(new Set(DEMO_PICTURES.map((p) => p.title)).size).toBe(keys.length);
   for (const { pictures } of [...DEMO_LOOKS, ...DEMO_CAST]) for (const [key] of pictures) expect(keys).toContain(key);
+  for (const key of DEMO_CARDS.pictures) expect(keys).toContain(key);
+  for (const id of [DEMO_BOOK.lookId, DEMO_CARDS.lookId, ...DEMO_CARDS.looks!])
+    expect(DEMO_LOOKS.map((l) => l.id)).toContain(id);
   const cast = DEMO_CAST.map((c) => c.id);
   for (const i of [...DEMO_MIX.influences!, ...DEMO_YEAR_MIX.influences!])
     expect('of' in i && i.of === 'character' ? cast : keys).toContain(i.referenceId);
@@ -108,6 +114,30 @@ test('where somebody has begun already it is not drawn, however much it is wante
   expect(await em.fork().count(JobEntity, { kind: 'demo' })).toBe(0);
 });
 
+test('two projects stand on one library: each with its look, its pictures and its mixes, made once', async () => {
+  for (const key of DEMO_CARDS.pictures.slice(0, 2)) await step(key);
+  await step('cards');
+  await step('cards');
+  const fresh = em.fork();
+  const [book, cards] = [DEMO_BOOK, DEMO_CARDS].map(({ id }) => fresh.findOneOrFail(ProjectEntity, { id }));
+  expect(await book).toMatchObject({ name: 'The Tidepost', lookId: 'demo-look-chalk', pictures: [] });
+  const { pictures, looks, lookId, settings } = await cards;
+  expect({ looks, lookId, settings }).toEqual({
+    looks: DEMO_CARDS.looks,
+    lookId: DEMO_CARDS.lookId,
+    settings: { aspect: '1:1', ornateness: 0.2 },
+  });
+  // one of the two was drawn for the looks already
+  expect(pictures.length).toBeGreaterThanOrEqual(2);
+  expect((await fresh.findOneOrFail(MixEntity, { id: 'demo-mix' })).projectId).toBe(DEMO_BOOK.id);
+  const mix = await fresh.findOneOrFail(MixEntity, { id: 'demo-cards-mix' });
+  expect(mix).toMatchObject({ projectId: DEMO_CARDS.id, settings: { aspect: '1:1' } });
+  expect(mix.influences.map((i) => i.referenceId)).toEqual(['demo-look-carved']);
+  expect(await fresh.count(ShotEntity, { seriesId: 'demo-cards-series' })).toBe(12);
+  expect(new Set(DEMO_CARDS_SERIES.shots.map((s) => s.prompt)).size).toBe(12);
+  await studio.jobs.idle();
+});
+
 describe('in an empty studio', () => {
   test('its steps stand in line: what the mix needs, the mix, the rest', async () => {
     const empty = await openStudio();
@@ -118,9 +148,10 @@ describe('in an empty studio', () => {
       Object.assign(service, { config: { ...empty.app.get<Config>(CONFIG), demo: true } });
       await service.begin();
       const subjects = (enqueue.mock.calls[0] as unknown as { subject: string }[]).slice(1).map((j) => j.subject);
-      expect(subjects).toHaveLength(DEMO_PICTURES.length + 3);
+      expect(subjects).toHaveLength(DEMO_PICTURES.length + 4);
       expect(subjects.indexOf('mix')).toBe(MIX_NEEDS);
-      expect(subjects.slice(-2)).toEqual(['sheets', 'series']);
+      expect(subjects.slice(-2)).toEqual(['series', 'cards']);
+      expect(subjects.at(-3)).toBe('sheets');
       expect(await service.progress(empty.app.get(EntityManager).fork())).toEqual({ done: 0, total: 0 });
     } finally {
       await empty.close();

@@ -4,6 +4,7 @@ import { LooksModule } from '../looks/looks.module';
 import { CastModule } from '../cast/cast.module';
 import { MixesModule } from '../mixes/mixes.module';
 import { TakesModule } from '../takes/takes.module';
+import { ProjectsModule } from '../projects/projects.module';
 import { SeriesModule } from '../series/series.module';
 import { StudioController } from './studio.controller';
 import { DemoService } from './demo.service';
@@ -11,7 +12,7 @@ import { ReadAgainService } from './readAgain.service';
 
 /** The studio as a whole: what it can do, and its demo. */
 @Module({
-  imports: [LibraryModule, LooksModule, CastModule, MixesModule, TakesModule, SeriesModule],
+  imports: [ProjectsModule, LibraryModule, LooksModule, CastModule, MixesModule, TakesModule, SeriesModule],
   controllers: [StudioController],
   providers: [DemoService, ReadAgainService],
   exports: [DemoService, ReadAgainService],

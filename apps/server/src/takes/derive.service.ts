@@ -80,6 +80,7 @@ export class DeriveService {
     const from = take.mixId ? await this.em.findOne(MixEntity, { id: take.mixId }) : null;
     return this.mixes.create({
       name: `${from?.name ?? 'A keeper'}, on from a take`.slice(0, 120),
+      projectId: from?.projectId,
       prompt: request.prompt,
       avoid: request.avoid,
       settings: {

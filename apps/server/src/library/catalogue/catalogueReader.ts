@@ -98,7 +98,10 @@ export class CatalogueReader {
       .raw()
       .all() as [string, number, number][];
     const arranged = this.#db
-      .prepare(`select c.id, e.value, e.key from collection c, json_each(c.items) e where c.deleted_at is null`)
+      .prepare(
+        `select c.id, e.value, e.key from collection c, json_each(c.items) e where c.deleted_at is null
+          union all select p.id, e.value, e.key from project p, json_each(p.pictures) e where p.deleted_at is null`,
+      )
       .raw()
       .all() as [string, string, number][];
     const collections = new Map<string, Map<string, number>>();

@@ -35,7 +35,7 @@ export class SearchQueryDto {
   @ApiProperty(optional) @Optional() @flag() @IsBoolean() favourite?: boolean;
   @ApiProperty(optional) @Optional() @IsId() look?: string;
   @ApiProperty(optional) @Optional() @IsId() character?: string;
-  @ApiProperty({ ...optional, description: 'id of a collection that is put together by hand' })
+  @ApiProperty({ ...optional, description: 'id of a collection that is put together by hand, or of a project' })
   @Optional()
   @IsId()
   collection?: string;

@@ -9,6 +9,7 @@ export type StudioEvent =
   | { readonly type: 'character'; readonly id: string }
   | { readonly type: 'shelf' }
   | { readonly type: 'collection'; readonly id: string }
+  | { readonly type: 'project'; readonly id: string }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
   | {

@@ -17,7 +17,7 @@ interface Props {
 export function Collections({ state, counts }: Props) {
   const { data: collections = [] } = useCollections();
   const { make } = useCollectionActs();
-  const { query, selected, set, narrowed, clear } = state;
+  const { search, query, selected, set, narrowed, clear } = state;
   const [naming, setNaming] = useState<'pictures' | 'search' | undefined>(undefined);
   const named = async (name: string) => {
     const search = naming === 'search' ? query : undefined;
@@ -48,14 +48,16 @@ export function Collections({ state, counts }: Props) {
         <p className="px-1 text-sm text-muted">Choose pictures and press +, to find them together again.</p>
       )}
       {narrowed && (
-        <div className="mt-1 flex justify-between px-1 text-sm whitespace-nowrap">
-          <button
-            type="button"
-            className="flex items-center gap-1 text-muted underline underline-offset-2 hover:text-ink"
-            onClick={() => setNaming('search')}
-          >
-            <BookmarkPlus size={14} aria-hidden /> Keep this search
-          </button>
+        <div className="mt-1 flex justify-between gap-2 px-1 text-sm whitespace-nowrap">
+          {NARROWING.some((k) => k !== 'collection' && search.has(k)) && (
+            <button
+              type="button"
+              className="flex items-center gap-1 text-muted underline underline-offset-2 hover:text-ink"
+              onClick={() => setNaming('search')}
+            >
+              <BookmarkPlus size={14} aria-hidden /> Keep this search
+            </button>
+          )}
           <button type="button" className="text-muted underline underline-offset-2 hover:text-ink" onClick={clear}>
             Clear
           </button>

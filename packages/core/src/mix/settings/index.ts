@@ -28,5 +28,18 @@ export const SETTINGS = {
 
 export type SettingName = keyof typeof SETTINGS;
 
+/** Settings that the mixes of a project have in common: those that say nothing of one picture alone. */
+export const SHARED_SETTINGS = [
+  'aspect',
+  'balance',
+  'spread',
+  'strictness',
+  'ornateness',
+  'medium',
+] as const satisfies readonly SettingName[];
+
 /** Settings of a mix besides words and influences. */
 export type MixSettings = FieldsOf<typeof SETTINGS>;
+
+/** What a project says for all of its new mixes. */
+export type SharedSettings = Pick<MixSettings, (typeof SHARED_SETTINGS)[number]>;

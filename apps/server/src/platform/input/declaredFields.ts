@@ -2,7 +2,7 @@ import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, type ApiPropertyOptions } from '@nestjs/swagger';
 import type { AnySetting, Form } from '@urbild/core';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
-import { IsId, Optional } from '../platform/input/decorators';
+import { IsId, Optional } from './decorators';
 
 /** What a declared setting is called in the API where its values have a name of their own. */
 const ENUMS: Readonly<Record<string, string>> = {

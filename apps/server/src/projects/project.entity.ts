@@ -1,0 +1,30 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { SharedSettings } from '@urbild/core';
+
+/** The project that every studio has from the start; mixes that name none belong to it. */
+export const FIRST_PROJECT = 'first';
+
+/** A book, a set of cards, a season of frames: its mixes and series, and what of the library it works with. */
+export const ProjectEntity = defineEntity({
+  name: 'Project',
+  tableName: 'project',
+  properties: {
+    id: p.string().primary(),
+    name: p.string(),
+    /** The look that its new mixes begin with; that of the studio when null. */
+    lookId: p.string().nullable(),
+    /** What its new mixes say instead of what is usual. */
+    settings: p.json<Partial<SharedSettings>>(),
+    /** Ids of the references, in an order, the looks and the characters that it picked; none picked is all. */
+    pictures: p.json<string[]>(),
+    looks: p.json<string[]>(),
+    cast: p.json<string[]>(),
+    /** Done with. */
+    archived: p.boolean().default(false),
+    createdAt: p.datetime(),
+    updatedAt: p.datetime(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().version(),
+  },
+});
+export type Project = InferEntity<typeof ProjectEntity>;

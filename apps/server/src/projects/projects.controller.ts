@@ -1,0 +1,45 @@
+import { Body, Controller, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
+import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import { ArrangementDto } from '../library/collections/collection.dto';
+import { ArrangedProjectDto, ChangeProjectDto, NewProjectDto, ProjectDto } from './project.dto';
+import { ProjectsService } from './projects.service';
+
+/** Projects; a mix belongs to one, and with it its series and takes. */
+@ApiTags('projects')
+@Controller('projects')
+export class ProjectsController {
+  constructor(private readonly projects: ProjectsService) {}
+
+  /** All of them, the oldest first. */
+  @Get()
+  @ApiOkResponse({ type: [ProjectDto] })
+  list(): Promise<ProjectDto[]> {
+    return this.projects.list();
+  }
+
+  @Post()
+  @ApiCreatedResponse({ type: ProjectDto })
+  create(@Body() fields: NewProjectDto): Promise<ProjectDto> {
+    return this.projects.create(fields);
+  }
+
+  @Get(':id')
+  @ApiOkResponse({ type: ProjectDto })
+  get(@Param('id') id: string): Promise<ProjectDto> {
+    return this.projects.get(id);
+  }
+
+  @Patch(':id')
+  @ApiOkResponse({ type: ProjectDto })
+  change(@Param('id') id: string, @Body() change: ChangeProjectDto): Promise<ProjectDto> {
+    return this.projects.change(id, change);
+  }
+
+  /** Picks references, leaves some, moves some; the answer says what takes it back. */
+  @Post(':id/arrange')
+  @HttpCode(200)
+  @ApiOkResponse({ type: ArrangedProjectDto })
+  arrange(@Param('id') id: string, @Body() arrangement: ArrangementDto): Promise<ArrangedProjectDto> {
+    return this.projects.arrange(id, arrangement);
+  }
+}
