@@ -13,7 +13,16 @@ export type Collection = Schemas['CollectionDto'];
 export const useCollections = () =>
   useQuery({ queryKey: keys.collections, queryFn: () => ask(api.GET('/api/v1/collections')) });
 
-const at = (id: string, act = ''): string => `/api/v1/collections/${id}${act}`;
+/** Pictures that are put together by hand: those of a collection, or those that a project picked. */
+export interface Pile {
+  readonly of: 'collections' | 'projects';
+  readonly id: string;
+  readonly name: string;
+}
+
+export const pileOf = ({ id, name }: Pick<Collection, 'id' | 'name'>): Pile => ({ of: 'collections', id, name });
+
+const at = (id: string, act = '', of: Pile['of'] = 'collections'): string => `/api/v1/${of}/${id}${act}`;
 
 /** How many pictures, in words. */
 const some = (n: number): string => (n === 1 ? 'The picture is' : `${n} pictures are`);
@@ -23,7 +32,7 @@ export function useCollectionActs() {
   const client = useQueryClient();
   const tell = useNotice();
   /** Does one thing and remembers how it is taken back; refusals are told, and the page reads again what is so. */
-  const act = async <T>(doing: () => Promise<{ answer: T; says?: string; undo: Call; redo: Call }>) => {
+  const act: Act = async (doing) => {
     try {
       const { answer, says, undo, redo } = await doing();
       remember({ kind: 'calls', now: undo, then: redo });
@@ -37,6 +46,7 @@ export function useCollectionActs() {
     }
   };
   return {
+    ...pileActs(client, act),
     /** Makes one of pictures in their order, or of a search. */
     make: (body: Schemas['NewCollectionDto'], says?: string) =>
       act(async () => {
@@ -67,33 +77,40 @@ export function useCollectionActs() {
           redo: { method: 'DELETE', path: at(id) },
         };
       }),
-    /** Puts pictures in, or moves those that are there: at the end, or before another one. */
-    place: (
-      { id, name }: Collection,
-      ids: readonly string[],
-      { before, quiet }: { before?: string; quiet?: boolean } = {},
-    ) =>
-      act(() => {
-        const says = quiet ? undefined : `${some(ids.length)} in “${name}” now.`;
-        return send(client, id, { place: ids.map((one) => ({ id: one, before })) }, says);
-      }),
-    takeOut: ({ id, name }: Collection, ids: readonly string[]) =>
-      act(() => send(client, id, { takeOut: ids }, `${some(ids.length)} not in “${name}” any more.`)),
   };
 }
 
-/** Arranges a collection: at once on the screen, then on the server. */
-async function send(client: QueryClient, id: string, arrangement: Arrangement, says?: string) {
+type Act = <T>(doing: () => Promise<{ answer: T; says?: string; undo: Call; redo: Call }>) => Promise<T | undefined>;
+
+/** What is done with the pictures of a collection or a project. */
+function pileActs(client: QueryClient, act: Act) {
+  return {
+    /** Puts pictures in, or moves those that are there: at the end, or before another one. */
+    place: (pile: Pile, ids: readonly string[], { before, quiet }: { before?: string; quiet?: boolean } = {}) =>
+      act(() => {
+        const says = quiet ? undefined : `${some(ids.length)} in “${pile.name}” now.`;
+        return send(client, pile, { place: ids.map((one) => ({ id: one, before })) }, says);
+      }),
+    takeOut: (pile: Pile, ids: readonly string[]) =>
+      act(() => send(client, pile, { takeOut: ids }, `${some(ids.length)} not in “${pile.name}” any more.`)),
+  };
+}
+
+/** Arranges a pile: at once on the screen, then on the server. */
+async function send(client: QueryClient, { of, id }: Pile, arrangement: Arrangement, says?: string) {
   foresee(client, id, arrangement);
-  const { collection, back } = await ask(
-    api.POST('/api/v1/collections/{id}/arrange', { params: { path: { id } }, body: arrangement as never }),
-  );
-  const call = (body: object): Call => ({ method: 'POST', path: at(id, '/arrange'), body });
-  return { answer: collection, says, undo: call(back), redo: call(arrangement) };
+  const asked = { params: { path: { id } }, body: arrangement as never };
+  const { back } =
+    of === 'projects'
+      ? await ask(api.POST('/api/v1/projects/{id}/arrange', asked))
+      : await ask(api.POST('/api/v1/collections/{id}/arrange', asked));
+  const call = (body: object): Call => ({ method: 'POST', path: at(id, '/arrange', of), body });
+  return { answer: back, says, undo: call(back), redo: call(arrangement) };
 }
 
 function refresh(client: QueryClient): void {
   void client.invalidateQueries({ queryKey: keys.collections });
+  void client.invalidateQueries({ queryKey: keys.projects });
   void client.invalidateQueries({ queryKey: ['search'] });
 }
 

@@ -25,6 +25,7 @@ const TOUCHING = [
   'import',
   'look',
   'character',
+  'project',
   'collection',
   'shelf',
   'mix',

@@ -5,6 +5,7 @@ export const keys = {
   search: (query: string) => ['search', query] as const,
   reference: (id: string) => ['reference', id] as const,
   imports: ['imports'] as const,
+  projects: ['projects'] as const,
   collections: ['collections'] as const,
   shelf: ['shelf'] as const,
   looks: ['looks'] as const,

@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { api, ask, type Mix } from './client';
 import { keys } from './keys';
+import { chosenProject } from './projectChoice';
 
 export const useStudio = () => useQuery({ queryKey: keys.studio, queryFn: () => ask(api.GET('/api/v1/studio')) });
 
@@ -23,12 +24,20 @@ export const useMixCovers = (): ReadonlyMap<string, string> => {
   return new Map(data?.map((c) => [c.mixId, c.thumbnailUrl]));
 };
 
-/** Makes a new mix and keeps it. */
+/** Makes a new mix in the project that one works in, and keeps it. */
 export function useNewMix() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (fields: Partial<Pick<Mix, 'name' | 'prompt' | 'settings' | 'influences'>>) =>
-      ask(api.POST('/api/v1/mixes', { body: fields })),
+    mutationFn: (fields: Partial<Pick<Mix, 'name' | 'prompt' | 'settings' | 'influences' | 'projectId'>>) =>
+      ask(api.POST('/api/v1/mixes', { body: { projectId: workingIn(client), ...fields } })),
     onSuccess: (mix) => client.setQueryData<Mix[]>(keys.mixes, (all) => [mix, ...(all ?? [])]),
   });
+}
+
+/** Id of the project that was chosen, if it is still there: the first one takes what names none. */
+export function workingIn(client: QueryClient): string | undefined {
+  const id = chosenProject();
+  return client.getQueryData<readonly { readonly id: string }[]>(keys.projects)?.some((p) => p.id === id)
+    ? id
+    : undefined;
 }

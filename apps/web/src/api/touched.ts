@@ -64,6 +64,11 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
         { key: keys.collections, wait: 0 },
         { key: ['search'], wait: LATER },
       ];
+    case 'project':
+      return [
+        { key: keys.projects, wait: 0 },
+        { key: ['search'], wait: LATER },
+      ];
     case 'shelf':
       return [{ key: keys.shelf, wait: 0 }];
     case 'mix':

@@ -2,6 +2,7 @@ import { Bell, BellRing } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useStudio } from '../api/queries';
 import { LightChoice } from './LightChoice';
+import { ProjectSwitcher } from './ProjectSwitcher';
 import { useReadyNotice } from './readyNotice';
 import { ShortcutsDialog } from './ShortcutsDialog';
 import { Tip } from './Tip';
@@ -41,7 +42,7 @@ export function TopBar() {
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-4">
-        <span className="font-title text-lg font-semibold max-[900px]:sr-only">{studio?.name}</span>
+        <ProjectSwitcher />
         {studio && (
           <Doing demo={studio.demo} waiting={studio.queue.length} left={studio.secondsLeft} unread={studio.unread} />
         )}

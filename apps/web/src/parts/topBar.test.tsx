@@ -9,13 +9,14 @@ import { TopBar } from './TopBar';
 const studio = (fields: object = {}) => ({
   'GET /api/v1/studio': { name: 'Tidepost', demo: { done: 75, total: 75 }, queue: [], unread: 0, ...fields },
   'GET /api/v1/jobs/troubled': [],
+  'GET /api/v1/projects': [{ id: 'book', name: 'The book', archived: false }],
 });
 
 describe('the bar above every view', () => {
   test('says where one is', async () => {
     answers(studio());
     show(<TopBar />, { at: '/bench/m' });
-    expect(await screen.findByText('Tidepost')).toBeVisible();
+    expect(await screen.findByRole('button', { name: 'Project: The book' })).toBeVisible();
     expect(screen.getByRole('link', { name: 'Bench' })).toHaveAttribute('aria-current', 'page');
     expect(screen.getByRole('link', { name: 'Series' })).not.toHaveAttribute('aria-current');
     expect(screen.queryByRole('status')).toBeNull();

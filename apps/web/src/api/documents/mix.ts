@@ -6,15 +6,16 @@ import { keys } from '../keys';
 import { inList, mirrored, portOf, storedOf } from './port';
 
 /** What of a mix is edited on the bench, and whether it is done with. */
-export type MixFields = Pick<Mix, 'name' | 'prompt' | 'avoid' | 'settings' | 'influences' | 'archived'>;
+export type MixFields = Pick<Mix, 'name' | 'prompt' | 'avoid' | 'settings' | 'influences' | 'archived' | 'projectId'>;
 
-export const mixFields = ({ name, prompt, avoid, settings, influences, archived }: Mix): MixFields => ({
+export const mixFields = ({ name, prompt, avoid, settings, influences, archived, projectId }: Mix): MixFields => ({
   name,
   prompt,
   avoid,
   settings,
   influences,
   archived,
+  projectId,
 });
 
 export const mixDocument = (client: QueryClient, mix: Mix): SaveQueue<MixFields> =>

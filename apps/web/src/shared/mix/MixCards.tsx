@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import type { Mix } from '../../api/client';
+import { useProject, useProjects } from '../../api/projects';
 import { useMixCovers } from '../../api/queries';
 import { saysAll } from '../keys/doable';
 import { OneStop } from '../keys/OneStop';
@@ -15,25 +16,32 @@ interface Props {
   readonly onChoose: (mix: Mix | undefined) => void;
 }
 
+/** The mixes of every project. */
+const ALL = 'all';
 /** From so many mixes on they can be searched. */
 const MANY = 7;
 const card = 'flex w-full flex-col overflow-hidden rounded-lg border border-line bg-card text-left hover:border-ink';
 
 /**
- * Mixes as cards with the picture that stands for each, found by words of their names and prompts, and one for a new mix. Those that are
- * archived are behind a button.
+ * Mixes as cards with the picture that stands for each, those of the project that one works in or of another one, found by words of
+ * their names and prompts, and one for a new mix. Those that are archived are behind a button.
  */
 export function MixCards({ mixes, fresh, first, onChoose }: Props) {
   const covers = useMixCovers();
   const [typed, setTyped] = useState('');
   const [shelf, setShelf] = useState<'kept' | 'archived'>('kept');
-  const archived = mixes.filter((m) => m.archived);
-  const found = (shelf === 'archived' ? archived : mixes.filter((m) => !m.archived)).filter(({ name, prompt }) =>
+  const project = useProject();
+  const [folder, setFolder] = useState<string>();
+  const of = folder ?? project?.id ?? ALL;
+  const own = of === ALL ? mixes : mixes.filter((m) => m.projectId === of);
+  const archived = own.filter((m) => m.archived);
+  const found = (shelf === 'archived' ? archived : own.filter((m) => !m.archived)).filter(({ name, prompt }) =>
     saysAll(`${name} ${prompt}`, typed),
   );
   return (
     <div className="flex min-h-0 flex-col gap-3">
-      {mixes.length >= MANY && (
+      <FolderChoice of={of} onChoose={setFolder} />
+      {own.length >= MANY && (
         <input
           type="search"
           aria-label="Find a mix"
@@ -86,5 +94,28 @@ export function MixCards({ mixes, fresh, first, onChoose }: Props) {
       )}
       {!found.length && typed && <p className="text-muted">No mix has these words.</p>}
     </div>
+  );
+}
+
+/** Of which project the mixes are; nothing to choose where there is one. */
+function FolderChoice({ of, onChoose }: { of: string; onChoose: (of: string) => void }) {
+  const { data: projects = [] } = useProjects();
+  if (projects.length < 2) return null;
+  return (
+    <select
+      aria-label="Mixes of which project"
+      value={of}
+      onChange={(e) => onChoose(e.target.value)}
+      className="rounded-lg border border-edge bg-card px-2 py-1.5"
+    >
+      {projects
+        .filter((p) => !p.archived || p.id === of)
+        .map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      <option value={ALL}>All projects</option>
+    </select>
   );
 }

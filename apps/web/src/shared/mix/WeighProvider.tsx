@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { api, ask, type Mix, type MixInfluence } from '../../api/client';
 import { mixDocument } from '../../api/documents';
 import { keys } from '../../api/keys';
+import { workingIn } from '../../api/queries';
 import { useNotice } from '../../parts/notices';
 import { MixDialog } from './MixDialog';
 import { WeighContext } from './weighContext';
@@ -28,7 +29,12 @@ export function WeighProvider({ children }: { children: ReactNode }) {
       setAsked(undefined);
       try {
         const to =
-          mix ?? (await ask(api.POST('/api/v1/mixes', { body: { name: `Mix ${mixes.length + 1}`, prompt: '' } })));
+          mix ??
+          (await ask(
+            api.POST('/api/v1/mixes', {
+              body: { name: `Mix ${mixes.length + 1}`, prompt: '', projectId: workingIn(client) },
+            }),
+          ));
         // by the mix's own queue: the bench can undo it
         const queue = mixDocument(client, to);
         queue.change((now) => ({ ...now, influences: [...now.influences, ...added].slice(0, MAX_INFLUENCES) }), {
@@ -55,7 +61,9 @@ export function WeighProvider({ children }: { children: ReactNode }) {
     },
     [client, into, tell],
   );
-  const last = asked?.mixes.find((m) => !m.archived)?.id;
+  const open = asked?.mixes.filter((m) => !m.archived) ?? [];
+  const project = workingIn(client);
+  const last = (open.find((m) => m.projectId === project) ?? open[0])?.id;
   return (
     <WeighContext.Provider value={weigh}>
       {children}

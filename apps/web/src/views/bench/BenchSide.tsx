@@ -37,6 +37,8 @@ export function BenchSide({ bench, takes, mixes, mixId, lookup, warnings, onOpen
           mixes={mixes}
           mixId={mixId}
           archived={mix.archived}
+          projectId={mix.projectId}
+          onMove={(projectId) => change((m) => ({ ...m, projectId }))}
           onArchive={(archived) => change((m) => ({ ...m, archived }))}
           onRename={(name) => change((m) => ({ ...m, name }))}
           onOpen={onOpen}

@@ -1,23 +1,26 @@
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { useInProject, useProjectMixes } from '../../api/projects';
 import { useMixes, useNewMix, useStudio } from '../../api/queries';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { Bench } from './Bench';
 import { useTitle } from '../../parts/useTitle';
 
-/** The bench for the mix in the address, or for the one that was worked on last. */
+/** The bench for the mix in the address, or for the one of the project that was worked on last. */
 export function BenchView() {
   const { mixId } = useParams();
   const go = useNavigate();
   const { data: mixes, isPending } = useMixes();
+  const own = useProjectMixes();
   const { data: studio } = useStudio();
   const newMix = useNewMix();
   const [fallback] = useState(mixId);
-  const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : mixes?.find((m) => !m.archived));
+  const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : own?.find((m) => !m.archived));
+  useInProject(mix?.projectId);
   useTitle('Bench', mix?.name);
   const make = () =>
-    newMix.mutate({ name: `Mix ${(mixes?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });
+    newMix.mutate({ name: `Mix ${(own?.length ?? 0) + 1}` }, { onSuccess: (made) => void go(`/bench/${made.id}`) });
   if (isPending) return <div className="skeleton h-full" aria-label="The bench is being set up" />;
   if (!mix) {
     const drawing = studio && studio.demo.done < studio.demo.total;

@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Mix } from '../../api/client';
+import { useProjects } from '../../api/projects';
 import { useSeriesOfMix } from '../../api/series';
 import { Button } from '../../parts/Button';
 import { Tip } from '../../parts/Tip';
@@ -12,6 +13,8 @@ interface MixNameProps {
   readonly mixes: readonly Mix[];
   readonly mixId: string;
   readonly archived: boolean;
+  readonly projectId: string;
+  readonly onMove: (projectId: string) => void;
   readonly onArchive: (archived: boolean) => void;
   readonly onRename: (name: string) => void;
   readonly onOpen: (mixId: string) => void;
@@ -19,7 +22,9 @@ interface MixNameProps {
 }
 
 /** The name of the mix, the way to the others, and a new one. */
-export function MixName({ name, mixes, mixId, archived, onArchive, onRename, onOpen, onNew }: MixNameProps) {
+export function MixName(props: MixNameProps) {
+  const { name, mixes, mixId, archived, projectId, onMove, onArchive, onRename, onOpen, onNew } = props;
+  const { data: projects = [] } = useProjects();
   const go = useNavigate();
   const make = useSeriesOfMix();
   const [choosing, setChoosing] = useState(false);
@@ -62,6 +67,21 @@ export function MixName({ name, mixes, mixId, archived, onArchive, onRename, onO
         <Button look="plain" className="shrink-0 py-0.5" onClick={() => onArchive(!archived)}>
           {archived ? 'Bring back' : 'Archive'}
         </Button>
+        {projects.length > 1 && (
+          <select
+            aria-label="Project of the mix"
+            title="The project that this mix belongs to"
+            value={projectId}
+            onChange={(e) => onMove(e.target.value)}
+            className="w-20 min-w-0 flex-1 truncate rounded bg-transparent text-muted hover:bg-shade"
+          >
+            {projects.map((p) => (
+              <option key={p.id} value={p.id}>
+                {p.name}
+              </option>
+            ))}
+          </select>
+        )}
       </div>
       {choosing && (
         <MixDialog

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { MixSettings, Take } from '../../api/client';
 import { ShownDialog } from '../../shared/shown/ShownDialog';
-import { SettingCells } from './SettingCells';
+import { SettingCells } from '../../shared/mix/SettingCells';
 import { StartSettings } from './StartSettings';
 
 interface Props {

@@ -3,6 +3,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Kind, MixInfluence } from '../../api/client';
 import { useCollections, type Collection } from '../../api/collections';
+import { picked, useProject, type Project } from '../../api/projects';
 import { useReferencesById, useSearch } from '../../api/references';
 import { useCast, useLooks } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
@@ -61,9 +62,11 @@ export function Tray({ gives, onAdd, onStart }: Props) {
 function Pictures({ onAdd, onStart }: Acts) {
   const [kind, setKind] = useState<Kind | undefined>(undefined);
   const [words, setWords] = useState('');
-  const [pile, setPile] = useState(ALL);
+  const project = useProject();
+  const [chosen, setPile] = useState<string>();
+  const pile = chosen ?? (project?.pictures ? project.id : ALL);
   const { data: collections = [] } = useCollections();
-  const query = new URLSearchParams(pileQuery(pile, collections));
+  const query = new URLSearchParams(pile === project?.id ? { collection: pile } : pileQuery(pile, collections));
   if (kind) query.set('kind', kind);
   if (words.trim()) query.set('words', words.trim());
   const { data: found } = useSearch(useDeferredValue(query.toString()));
@@ -81,7 +84,7 @@ function Pictures({ onAdd, onStart }: Acts) {
   return (
     <>
       <TrayFilter kind={kind} words={words} onKind={setKind} onWords={setWords}>
-        <PileChoice pile={pile} collections={collections} onPile={setPile} />
+        <PileChoice pile={pile} project={project} collections={collections} onPile={setPile} />
       </TrayFilter>
       <h2 className="px-2.5 pb-1 text-sm font-semibold text-muted">
         {found && !found.ids.length ? nothing(words, pile) : 'Drag into the course'}
@@ -125,12 +128,13 @@ function Pictures({ onAdd, onStart }: Acts) {
 
 interface PileProps {
   readonly pile: string;
+  readonly project: Project | undefined;
   readonly collections: readonly Collection[];
   readonly onPile: (pile: string) => void;
 }
 
-/** Which pictures lie in the tray: all, those used last, those of a collection. */
-function PileChoice({ pile, collections, onPile }: PileProps) {
+/** Which pictures lie in the tray: those that the project picked, all, those used last, those of a collection. */
+function PileChoice({ pile, project, collections, onPile }: PileProps) {
   return (
     <select
       aria-label="Which pictures"
@@ -138,6 +142,7 @@ function PileChoice({ pile, collections, onPile }: PileProps) {
       onChange={(e) => onPile(e.target.value)}
       className="w-full rounded-lg border border-edge bg-card px-1.5 py-0.5 text-sm"
     >
+      {project && <option value={project.id}>{project.name}</option>}
       <option value={ALL}>All pictures</option>
       <option value={RECENT}>Used last</option>
       {collections.length > 0 && (
@@ -221,22 +226,27 @@ function Sheets({
 }) {
   const { data: looks } = useLooks();
   const { data: cast } = useCast();
+  const project = useProject();
+  const [all, setAll] = useState(false);
+  const ofLooks = picked(looks ?? [], all ? [] : project?.looks);
+  const ofCast = picked(cast ?? [], all ? [] : project?.cast);
+  const { left } = shelf === 'looks' ? ofLooks : ofCast;
   const sheets = useMemo(
     () =>
       shelf === 'looks'
-        ? (looks ?? []).map((l) => ({
+        ? ofLooks.shown.map((l) => ({
             id: l.id,
             name: l.name,
             first: l.items[0]?.referenceId,
             influence: lookInfluence(l.id),
           }))
-        : (cast ?? []).map((c) => ({
+        : ofCast.shown.map((c) => ({
             id: c.id,
             name: c.name,
             first: c.items[0]?.referenceId,
             influence: characterInfluence(c.id, c.usualWeight, gives),
           })),
-    [shelf, looks, cast, gives],
+    [shelf, ofLooks.shown, ofCast.shown, gives],
   );
   const references = useReferencesById(sheets.flatMap((s) => s.first ?? []));
   if (!sheets.length)
@@ -265,6 +275,11 @@ function Sheets({
           <div className="truncate pt-0.5 text-sm">{s.name}</div>
         </div>
       ))}
+      {left > 0 && (
+        <button type="button" className="text-left text-sm text-muted underline" onClick={() => setAll(true)}>
+          {left} more in the studio
+        </button>
+      )}
     </OneStop>
   );
 }

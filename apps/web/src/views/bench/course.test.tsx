@@ -95,6 +95,7 @@ describe('the course', () => {
     const [mix, setMix] = useState<Edited>({
       name: 'Harbour',
       archived: false,
+      projectId: 'first',
       prompt: 'a mill',
       avoid: '',
       settings: { aspect: '3:2', seed: 1, balance: 1 },

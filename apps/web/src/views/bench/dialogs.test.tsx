@@ -10,6 +10,7 @@ import type { Edited } from './useBenchMix';
 const mix = (fields: Partial<Edited> = {}): Edited => ({
   name: 'Harbour',
   archived: false,
+  projectId: 'first',
   prompt: 'a mill in the marsh',
   avoid: '',
   settings: { aspect: '3:2', seed: 4, balance: 1 },

@@ -287,14 +287,24 @@ describe('the tools of a mask', () => {
 });
 
 test('a mix is renamed and archived where its name stands, and others are opened from there', async () => {
-  const asked = answers({ 'POST /api/v1/series/from-mix': { id: 'e' } });
-  const on = { rename: jest.fn(), archive: jest.fn(), open: jest.fn(), make: jest.fn() };
+  const asked = answers({
+    'POST /api/v1/series/from-mix': { id: 'e' },
+    'GET /api/v1/projects': [
+      { id: 'book', name: 'The book' },
+      { id: 'cards', name: 'Cards' },
+    ],
+  });
+  const on = { rename: jest.fn(), archive: jest.fn(), move: jest.fn(), open: jest.fn(), make: jest.fn() };
   const mixes = [
-    { id: 'm', name: 'Harbour' },
-    { id: 'n', name: 'Marsh' },
+    { id: 'm', name: 'Harbour', projectId: 'book' },
+    { id: 'n', name: 'Marsh', projectId: 'book' },
   ] as never;
-  const acts = { onRename: on.rename, onArchive: on.archive, onOpen: on.open, onNew: on.make };
-  show(<MixName name="Harbour" mixes={mixes} mixId="m" archived={false} {...acts} />);
+  const acts = { onRename: on.rename, onArchive: on.archive, onMove: on.move, onOpen: on.open, onNew: on.make };
+  show(<MixName name="Harbour" mixes={mixes} mixId="m" projectId="book" archived={false} {...acts} />);
+  const project = await screen.findByLabelText('Project of the mix');
+  expect(project).toHaveDisplayValue('The book');
+  await userEvent.selectOptions(project, 'Cards');
+  expect(on.move).toHaveBeenCalledWith('cards');
   const field = screen.getByLabelText('Name of the mix');
   await userEvent.clear(field);
   await userEvent.tab();

@@ -1,8 +1,9 @@
 import { useDroppable } from '@dnd-kit/core';
-import { BookmarkPlus, Ellipsis, Layers, Plus, Search } from 'lucide-react';
+import { BookmarkPlus, BookOpen, Ellipsis, Layers, Plus, Search } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { useCollectionActs, useCollections, type Collection } from '../../api/collections';
+import { useProject, type Project } from '../../api/projects';
 import type { Found } from '../../api/references';
 import { OneStop } from '../../shared/keys/OneStop';
 import { MENU_ITEM } from './IntoSheets';
@@ -16,6 +17,7 @@ interface Props {
 /** Piles of pictures: put together by hand, or by a search. One is looked at with a click, filled by dropping pictures on it. */
 export function Collections({ state, counts }: Props) {
   const { data: collections = [] } = useCollections();
+  const project = useProject();
   const { make } = useCollectionActs();
   const { search, query, selected, set, narrowed, clear } = state;
   const [naming, setNaming] = useState<'pictures' | 'search' | undefined>(undefined);
@@ -40,6 +42,7 @@ export function Collections({ state, counts }: Props) {
       </div>
       {naming && <Naming what={naming} onName={(name) => void named(name)} onEnd={() => setNaming(undefined)} />}
       <OneStop role="list">
+        {project && <PicksLine project={project} count={counts?.[project.id]} state={state} />}
         {collections.map((c) => (
           <CollectionLine key={c.id} collection={c} count={counts?.[c.id]} state={state} />
         ))}
@@ -163,6 +166,31 @@ function CollectionLine({ collection: c, count, state: { search, query, set, cle
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+    </div>
+  );
+}
+
+/** The pictures that the project picked: the pile that its tray begins with. */
+function PicksLine({
+  project,
+  count,
+  state: { search, set, clear },
+}: { project: Project } & Omit<LineProps, 'collection'>) {
+  const { setNodeRef, isOver } = useDroppable({ id: `collection ${project.id}` });
+  const chosen = search.get('collection') === project.id;
+  return (
+    <div role="listitem" ref={setNodeRef} className={`flex rounded-md ${isOver ? 'outline-2 outline-cinnabar' : ''}`}>
+      <button
+        type="button"
+        aria-pressed={chosen}
+        title={`What ${project.name} picked of the library`}
+        onClick={() => (chosen ? clear() : set({ ...only(), sel: null, collection: project.id }))}
+        className={`flex min-w-0 flex-1 items-center gap-2 rounded-md px-1 py-1 text-left ${chosen ? 'bg-shade font-semibold' : 'hover:bg-shade'}`}
+      >
+        <BookOpen size={14} className="shrink-0 text-muted" aria-label="of the project" />
+        <span className="flex-1 truncate">{project.name}</span>
+        <span className="figures text-sm text-muted">{count ?? project.pictures}</span>
+      </button>
     </div>
   );
 }

@@ -10,7 +10,8 @@ import {
   type DragMoveEvent,
 } from '@dnd-kit/core';
 import { useState, type ReactNode } from 'react';
-import { useCollectionActs, useCollections } from '../../api/collections';
+import { pileOf, useCollectionActs, useCollections } from '../../api/collections';
+import { picksOf, useProject } from '../../api/projects';
 import { useCast, useChangeCharacter, useChangeLook, useLooks } from '../../api/sheets';
 import { KindSign } from '../../parts/KindSign';
 import { useNotice } from '../../parts/notices';
@@ -31,13 +32,15 @@ function useDrops() {
   const { data: collections } = useCollections();
   const changeLook = useChangeLook();
   const changeCharacter = useChangeCharacter();
+  const project = useProject();
   const { place } = useCollectionActs();
   const weigh = useWeigh();
   const tell = useNotice();
   return (over: string, ids: readonly string[]): void => {
     if (over === 'bench') return void weigh(ids);
     const collection = collections?.find((c) => over === `collection ${c.id}`);
-    if (collection) return void place(collection, ids);
+    if (collection) return void place(pileOf(collection), ids);
+    if (project && over === `collection ${project.id}`) return void place(picksOf(project), ids);
     const fresh = (items: readonly { referenceId: string }[]) =>
       ids.filter((id) => !items.some((i) => i.referenceId === id));
     const look = looks?.find((l) => l.id === over);

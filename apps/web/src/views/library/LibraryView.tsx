@@ -7,7 +7,7 @@ import { useUndoKeys } from '../../shared/keys/useUndoKeys';
 import { Button } from '../../parts/Button';
 import { EmptyState } from '../../parts/EmptyState';
 import { useImports } from '../../parts/imports';
-import { useArranged } from './useArranged';
+import { usePile } from './useArranged';
 import { DropShelf } from './DropShelf';
 import { Facets } from './Facets';
 import { Inspector } from './Inspector';
@@ -139,12 +139,12 @@ const PictureSize = ({ size, setSize }: ReturnType<typeof useRowHeight>) => (
 function BareWall({ state: { narrowed, clear } }: { state: LibraryState }) {
   const { data: studio } = useStudio();
   const { choose } = useImports();
-  const collection = useArranged();
-  if (collection && !collection.count)
+  const pile = usePile();
+  if (pile && !pile.count)
     return (
       <EmptyState
         dark
-        title={`“${collection.name}” is empty`}
+        title={`“${pile.name}” has no pictures of its own yet`}
         action={<Button onClick={clear}>Show everything</Button>}
       >
         Drag pictures onto its name at the left, or press the right button on some and put them into it.

@@ -146,7 +146,7 @@ describe('a collection', () => {
 
   test('that is empty says how it is filled', async () => {
     open(found([], 75), { at: '/library?collection=reeds' });
-    expect(await screen.findByText('“Reeds” is empty')).toBeVisible();
+    expect(await screen.findByText('“Reeds” has no pictures of its own yet')).toBeVisible();
   });
 });
 

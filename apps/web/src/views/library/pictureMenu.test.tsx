@@ -23,7 +23,12 @@ const aCharacter = (name: string, items: string[]) => ({
   version: 1,
 });
 
-function open({ looks = [aLook('Carved', ['a'])], cast = [aCharacter('Ilse', ['b'])], selected = ['a', 'b'] } = {}) {
+function open({
+  looks = [aLook('Carved', ['a'])],
+  cast = [aCharacter('Ilse', ['b'])],
+  selected = ['a', 'b'],
+  at = '/',
+} = {}) {
   const on = { select: jest.fn(), large: jest.fn() };
   const asked = answers({
     'GET /api/v1/looks': looks,
@@ -33,6 +38,14 @@ function open({ looks = [aLook('Carved', ['a'])], cast = [aCharacter('Ilse', ['b
     'POST /api/v1/looks': { id: 'made-look' },
     'POST /api/v1/cast': { id: 'made-character' },
     'GET /api/v1/mixes': [],
+    'GET /api/v1/projects': [{ id: 'book', name: 'The book', pictures: 0, version: 1 }],
+    'GET /api/v1/collections': [
+      { id: 'reeds', name: 'Reeds', count: 1, version: 1 },
+      { id: 'dusk', name: 'At dusk', search: 'words=dusk', count: 0, version: 1 },
+    ],
+    'POST /api/v1/collections': { id: 'made', name: 'New collection' },
+    'POST /api/v1/collections/{id}/arrange': { collection: {}, back: { takeOut: ['a'] } },
+    'POST /api/v1/projects/{id}/arrange': { project: {}, back: { takeOut: ['a'] } },
   });
   show(
     <PictureMenu
@@ -47,7 +60,7 @@ function open({ looks = [aLook('Carved', ['a'])], cast = [aCharacter('Ilse', ['b
         </div>
       ))}
     </PictureMenu>,
-    { path: '/' },
+    { path: '/', at },
   );
   return { asked, on };
 }
@@ -116,4 +129,45 @@ test('it is looked at large', async () => {
   under('b');
   await choose('Look at it large');
   expect(on.large).toHaveBeenCalledWith('b');
+});
+
+describe('piles of pictures', () => {
+  const sentTo = (asked: Asked[], path: string) => asked.filter((a) => a.path === path).map((a) => a.body);
+
+  test('they are picked for the project that one works in, and that is told', async () => {
+    const { asked } = open();
+    under('a');
+    await choose('Pick for The book');
+    await waitFor(() =>
+      expect(sentTo(asked, '/api/v1/projects/{id}/arrange')).toEqual([{ place: [{ id: 'a' }, { id: 'b' }] }]),
+    );
+    expect(await screen.findByText('2 pictures are in “The book” now.')).toBeVisible();
+  });
+
+  test('they go into a collection that is put together by hand, or into a new one', async () => {
+    const { asked } = open({ selected: ['a'] });
+    const into = async (name: string) => {
+      under('a');
+      const sub = await screen.findByRole('menuitem', { name: 'Into a collection' });
+      sub.focus();
+      fireEvent.keyDown(sub, { key: 'ArrowRight' });
+      const item = await screen.findByRole('menuitem', { name });
+      expect(screen.queryByRole('menuitem', { name: 'At dusk' })).toBeNull();
+      fireEvent.keyDown(item, { key: 'Enter' });
+    };
+    await into('Reeds');
+    await waitFor(() => expect(sentTo(asked, '/api/v1/collections/{id}/arrange')).toEqual([{ place: [{ id: 'a' }] }]));
+    await into('A new one of it');
+    await waitFor(() =>
+      expect(sentTo(asked, '/api/v1/collections')).toContainEqual({ name: 'New collection', items: ['a'] }),
+    );
+  });
+
+  test('they leave the one that is looked at, and nothing is asked for twice', async () => {
+    const { asked } = open({ at: '/?collection=reeds' });
+    under('a');
+    await choose('Remove from Reeds');
+    await waitFor(() => expect(sentTo(asked, '/api/v1/collections/{id}/arrange')).toEqual([{ takeOut: ['a', 'b'] }]));
+    expect(await screen.findByText('2 pictures are not in “Reeds” any more.')).toBeVisible();
+  });
 });

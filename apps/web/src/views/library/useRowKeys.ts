@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import type { Kind, Reference } from '../../api/client';
-import { useCollectionActs, type Collection } from '../../api/collections';
+import { useCollectionActs, type Pile } from '../../api/collections';
 import { useChangeMany } from '../../api/references';
 import { useWeigh } from '../../shared/mix/useWeigh';
 import { stepped } from './gaps';
@@ -14,8 +14,8 @@ interface Wish {
   readonly rows: readonly Row<Cell>[];
   readonly references: ReadonlyMap<string, Reference>;
   readonly selected: readonly string[];
-  /** The collection whose order they are shown in. */
-  readonly arranged: Collection | undefined;
+  /** The pile whose order they are shown in. */
+  readonly arranged: Pile | undefined;
   readonly onGo: (id: string, e: KeyboardEvent) => void;
   readonly onLarge: (id: string) => void;
   readonly onSelect: (ids: readonly string[]) => void;

@@ -1,5 +1,6 @@
 import { useNavigate, useParams } from 'react-router';
 import type { Mix } from '../../api/client';
+import { useInProject, useProject, useProjectMixes } from '../../api/projects';
 import { useMixes, useStudio } from '../../api/queries';
 import { useAllSeries, useNewSeries, useSeries } from '../../api/series';
 import { Button } from '../../parts/Button';
@@ -10,14 +11,22 @@ import { Sheet } from './Sheet';
 /** A series as a contact sheet: the drift chart stands exactly above the shots that it measures. */
 export function SeriesView() {
   const { seriesId } = useParams();
-  const { data: all, isPending } = useAllSeries();
-  const { data: mixes } = useMixes();
+  const { data: every, isPending } = useAllSeries();
+  const { data: known } = useMixes();
+  const mixes = useProjectMixes();
+  const project = useProject();
+  // those of the project, and the one in the address wherever it belongs; where its mix is gone nobody knows whose it was
+  const all = every?.filter((s) => {
+    const of = known?.find((m) => m.id === s.mixId)?.projectId;
+    return s.id === seriesId || !project || !of || of === project.id;
+  });
   const { data: studio } = useStudio();
   const begin = useNewSeries();
   const go = useNavigate();
   // the series of the address is asked for at once, beside the list of all
   const id = all && !all.some((s) => s.id === seriesId) ? all[0]?.id : seriesId;
   const { data: series } = useSeries(id);
+  useInProject(known?.find((m) => m.id === series?.mixId)?.projectId);
   useTitle('Series', series?.name);
   const start = (mix: Mix) => {
     const { prompt, settings } = mix;
@@ -52,7 +61,7 @@ export function SeriesView() {
       series={series}
       all={all ?? []}
       onNew={() => {
-        const mix = mixes?.find((m) => m.id === series.mixId);
+        const mix = known?.find((m) => m.id === series.mixId);
         if (mix) start(mix);
       }}
     />

@@ -1,9 +1,9 @@
-import { SETTINGS, type AnySetting } from '@urbild/core';
+import { SETTINGS, type AnySetting, type SettingName } from '@urbild/core';
 import { Dices } from 'lucide-react';
 import type { MixSettings } from '../../api/client';
 import { Tip } from '../../parts/Tip';
-import { NumberField } from '../../shared/forms/NumberField';
-import { legendOf, ShownStrip } from '../../shared/shown/ShownStrip';
+import { NumberField } from '../forms/NumberField';
+import { legendOf, ShownStrip } from '../shown/ShownStrip';
 
 const cell = 'flex min-w-0 items-center gap-1 rounded-lg border border-line bg-card px-2 py-1';
 
@@ -98,17 +98,19 @@ function ChoiceCell({ name, setting, value, onSave }: CellProps<string | undefin
   );
 }
 
-/** A control for each declared setting of a mix; those that are made of parts have their own place. */
-export function SettingCells({
-  settings,
-  onChange,
-}: {
-  settings: MixSettings;
-  onChange: (settings: MixSettings) => void;
-}) {
-  return Object.entries<AnySetting>(SETTINGS).map(([name, setting]) => {
+interface Props<S> {
+  readonly settings: S;
+  readonly onChange: (settings: S) => void;
+  /** Which of them, in this order; all that a mix has when absent. */
+  readonly names?: readonly SettingName[];
+}
+
+/** A control for each declared setting; those that are made of parts have their own place. */
+export function SettingCells<S extends Partial<MixSettings>>({ settings, onChange, names = ALL }: Props<S>) {
+  return names.map((name) => {
+    const setting: AnySetting = SETTINGS[name];
     const value = (settings as Readonly<Record<string, unknown>>)[name] ?? (setting.usual as unknown);
-    const props = { name, setting, onSave: (next: unknown) => onChange({ ...settings, [name]: next } as MixSettings) };
+    const props = { name, setting, onSave: (next: unknown) => onChange({ ...settings, [name]: next }) };
     switch (setting.form.kind) {
       case 'number':
         return <NumberCell key={name} {...props} value={value as number} />;
@@ -121,3 +123,5 @@ export function SettingCells({
     }
   });
 }
+
+const ALL = Object.keys(SETTINGS) as SettingName[];
