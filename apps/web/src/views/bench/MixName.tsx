@@ -67,22 +67,22 @@ export function MixName(props: MixNameProps) {
         <Button look="plain" className="shrink-0 py-0.5" onClick={() => onArchive(!archived)}>
           {archived ? 'Bring back' : 'Archive'}
         </Button>
-        {projects.length > 1 && (
-          <select
-            aria-label="Project of the mix"
-            title="The project that this mix belongs to"
-            value={projectId}
-            onChange={(e) => onMove(e.target.value)}
-            className="w-20 min-w-0 flex-1 truncate rounded bg-transparent text-muted hover:bg-shade"
-          >
-            {projects.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </select>
-        )}
       </div>
+      {projects.length > 1 && (
+        <select
+          aria-label="Project of the mix"
+          title="The project that this mix belongs to"
+          value={projectId}
+          onChange={(e) => onMove(e.target.value)}
+          className="-ml-1 max-w-full self-start truncate rounded bg-transparent text-sm text-muted hover:bg-shade"
+        >
+          {projects.map((p) => (
+            <option key={p.id} value={p.id}>
+              {p.name}
+            </option>
+          ))}
+        </select>
+      )}
       {choosing && (
         <MixDialog
           title="Mixes"
