@@ -211,6 +211,8 @@ export class DemoService implements JobHandler, OnModuleInit {
   private async makeCards(em: EntityManager): Promise<void> {
     await this.makeProject(DEMO_CARDS, em);
     await this.makeOf({ ...DEMO_CARDS_MIX, projectId: DEMO_CARDS.id }, CARDS_MIX_ID, em);
+    if (!(await this.takes.list({ mixId: CARDS_MIX_ID })).length)
+      await this.takes.ask({ mixId: CARDS_MIX_ID, quality: 'draft' });
     await this.renderSeries(CARDS_SERIES_ID, { ...DEMO_CARDS_SERIES, mixId: CARDS_MIX_ID }, 'draft', em);
   }
 

@@ -134,6 +134,7 @@ test('two projects stand on one library: each with its look, its pictures and it
   expect(mix).toMatchObject({ projectId: DEMO_CARDS.id, settings: { aspect: '1:1' } });
   expect(mix.influences.map((i) => i.referenceId)).toEqual(['demo-look-carved']);
   expect(await fresh.count(ShotEntity, { seriesId: 'demo-cards-series' })).toBe(12);
+  expect(await fresh.count(TakeEntity, { mixId: 'demo-cards-mix', shotId: null, isControl: false })).toBe(1);
   expect(new Set(DEMO_CARDS_SERIES.shots.map((s) => s.prompt)).size).toBe(12);
   await studio.jobs.idle();
 });

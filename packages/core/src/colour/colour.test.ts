@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { createPicture, type Picture } from '../picture/picture';
+import { hexOf, labOfHex } from './hex';
 import { applyColourTable, blendColourTables, learnColourTable } from './lut';
 import { encodeSrgb, labToLinear, linearToLab, srgbToLab, SRGB_TO_LINEAR } from './oklab';
 import { adjustLch, cssOf, labToLch, lchToLab, lchToRgb, mixLch } from './oklch';
@@ -7,6 +8,10 @@ import { QUANTILES, quantileTable, tableDistanceSquared, transportShift } from '
 import { transportColours } from './transport';
 
 const byte = fc.integer({ min: 0, max: 255 });
+
+test.each(['#000000', '#0a1bcf', '#ffffff', '#9d4e07', '#c0ffee'])('%s is the same after OKLab', (hex) => {
+  expect(hexOf(labOfHex(hex))).toBe(hex);
+});
 
 describe('OKLab', () => {
   test.each([
