@@ -51,6 +51,8 @@ export function useCollectionActs() {
     make: (body: Schemas['NewCollectionDto'], says?: string) =>
       act(async () => {
         const answer = await ask(api.POST('/api/v1/collections', { body }));
+        // known before the list is read again: its pictures can be arranged at once
+        client.setQueryData<Collection[]>(keys.collections, (all) => all && [...all, answer]);
         const undo: Call = { method: 'DELETE', path: at(answer.id) };
         return { answer, says, undo, redo: { method: 'POST', path: at(answer.id, '/restore') } };
       }),

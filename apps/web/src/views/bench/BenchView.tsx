@@ -16,7 +16,9 @@ export function BenchView() {
   const { data: studio } = useStudio();
   const newMix = useNewMix();
   const [fallback] = useState(mixId);
-  const mix = mixes?.find((m) => m.id === (mixId ?? fallback)) ?? (mixId ? undefined : own?.find((m) => !m.archived));
+  const mix = mixId
+    ? mixes?.find((m) => m.id === mixId)
+    : (own?.find((m) => m.id === fallback) ?? own?.find((m) => !m.archived));
   useInProject(mix?.projectId);
   useTitle('Bench', mix?.name);
   const make = () =>

@@ -58,6 +58,12 @@ export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge 
     virtual.scrollToIndex(rowOf(rows, id));
     requestAnimationFrame(() => frame.current?.querySelector<HTMLElement>(`[data-id="${id}"]`)?.focus());
   };
+  // what is moved by a key is put elsewhere in the page and loses the focus: the next key is for it as well
+  const moved = useRef<string>(undefined);
+  useEffect(() => {
+    if (moved.current) focus(moved.current);
+    moved.current = undefined;
+  });
   const onKey = useRowKeys({
     ids,
     rows,
@@ -66,6 +72,7 @@ export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge 
     arranged,
     onSelect,
     onLarge,
+    onMove: (id) => (moved.current = id),
     onGo: (id, e) => (choose(id, e), focus(id)),
   });
 
@@ -80,8 +87,8 @@ export function PictureRows({ ids, aspects, height, selected, onSelect, onLarge 
         {...marquee.handlers}
       >
         <div className="relative" style={{ height: virtual.getTotalSize(), margin: `0 ${PAD}px` }}>
-          {inSight.map((v) =>
-            rows[v.index]?.items.map(({ item: { id }, x, width: w }) => (
+          {inSight.flatMap((v) =>
+            (rows[v.index]?.items ?? []).map(({ item: { id }, x, width: w }) => (
               <PictureCell
                 key={id}
                 id={id}

@@ -17,6 +17,8 @@ interface Wish {
   /** The pile whose order they are shown in. */
   readonly arranged: Pile | undefined;
   readonly onGo: (id: string, e: KeyboardEvent) => void;
+  /** The picture with the focus goes to another place of the order. */
+  readonly onMove: (id: string) => void;
   readonly onLarge: (id: string) => void;
   readonly onSelect: (ids: readonly string[]) => void;
 }
@@ -26,7 +28,7 @@ interface Wish {
  * Delete puts away, Enter weighs, Space shows large: on all that are chosen if this picture is among them, else on this one alone. In a
  * collection Alt and an arrow, Home or End moves them within its order.
  */
-export function useRowKeys({ ids, rows, references, selected, arranged, onGo, onLarge, onSelect }: Wish) {
+export function useRowKeys({ ids, rows, references, selected, arranged, onGo, onMove, onLarge, onSelect }: Wish) {
   const { mutate: change } = useChangeMany();
   const weigh = useWeigh();
   const { place } = useCollectionActs();
@@ -62,7 +64,9 @@ export function useRowKeys({ ids, rows, references, selected, arranged, onGo, on
   };
   const move = (key: string, id: string): void => {
     const step = stepped(key, ids, selected.includes(id) ? selected : [id]);
-    if (step) void place(arranged!, step.ids, { before: step.before, quiet: true });
+    if (!step) return;
+    onMove(id);
+    void place(arranged!, step.ids, { before: step.before, quiet: true });
   };
   return (e: KeyboardEvent, id: string) => {
     if (e.altKey && arranged && /^(Arrow(Left|Right)|Home|End)$/.test(e.key)) {
