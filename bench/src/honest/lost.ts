@@ -59,29 +59,60 @@ function maskOver(prompt: string, word: string): Picture {
   return mask;
 }
 
-/** Looks at their usual weights, one a scene: techniques that leave forms to be seen. */
-const LOOKS = ['washes', 'engravings', 'dabs', 'flat people', 'torn paper'];
+/** Ways to draw the scenes, and to make a thing of them vanish: looks and their weight, what they cannot draw, and what lies over the thing. */
+const TECHNIQUES = [
+  {
+    name: 'techniques that leave forms to be seen',
+    folder: '',
+    looks: ['washes', 'engravings', 'dabs', 'flat people', 'torn paper'],
+    weight: 0.5,
+    without: /^$/,
+    plants: PLANTS,
+  },
+  {
+    name: 'techniques that draw in lines and dots',
+    folder: 'lines',
+    looks: ['engravings', 'floor plans', 'halftones'],
+    weight: 0.8,
+    // one ink has no red, and white paper no night and no flakes: the eye says so as well
+    without: /^(colour|time|weather)/,
+    plants: ['engravings', 'stipples', 'halftones', 'height fields'],
+  },
+] as const;
+type Technique = (typeof TECHNIQUES)[number];
 
-/** Of 40 takes, 20 have lost a named thing: how many are told of, and how many words are called lost that can be seen. */
+/** Of 40 takes of each technique, 20 have lost a named thing: how many are told of, and how many words are called lost that can be seen. */
 export async function lostThings(print: (text: string) => void, keep?: string): Promise<Line[]> {
+  const lines: Line[] = [];
+  for (const technique of TECHNIQUES) {
+    print(`  ${technique.name}`);
+    lines.push(...(await lostIn(technique, print, keep && path.join(keep, technique.folder))));
+  }
+  return lines;
+}
+
+async function lostIn(
+  { name, looks, weight, without, plants, folder }: Technique,
+  print: (text: string) => void,
+  keep?: string,
+): Promise<Line[]> {
   const engine = new BuiltInEngine();
   let [named, wrong] = [0, 0];
   if (keep) await mkdir(keep, { recursive: true });
   for (const [k, [prompt, lost]] of SCENES.entries()) {
-    const look = familyPicture(LOOKS[k % LOOKS.length], 3 + k);
-    const over = familyPicture(PLANTS[k % PLANTS.length], 40 + k);
+    const [look, over, mask] = ['look', 'over', 'mask'].map((what) => `${what}${folder}${k}`);
     const pictures: Record<string, Picture> = {
-      [`look${k}`]: look,
-      [`over${k}`]: over,
-      [`mask${k}`]: maskOver(prompt, lost),
+      [look]: familyPicture(looks[k % looks.length], 3 + k),
+      [over]: familyPicture(plants[k % plants.length], 40 + k),
+      [mask]: maskOver(prompt, lost),
     };
-    const usual = { id: 'look', gives: 'look', weight: 0.5, pictures: [{ content: `look${k}` }] };
-    const region = { content: `mask${k}`, invert: false, feather: 0.01 };
-    const planted = { id: 'over', gives: 'everything', weight: 2, region, pictures: [{ content: `over${k}` }] };
+    const usual = { id: 'look', gives: 'look', weight, pictures: [{ content: look }] };
+    const region = { content: mask, invert: false, feather: 0.01 };
+    const planted = { id: 'over', gives: 'everything', weight: 2, region, pictures: [{ content: over }] };
     for (const influences of [[usual], [usual, planted]]) {
       const request = readRequest({ prompt, width: WIDTH, height: HEIGHT, seed: SEED, influences });
       const { words, rgba } = await engine.render(request, (content) => Promise.resolve(pictures[content]));
-      const gone = words.filter(isLost).map(({ text }) => text);
+      const gone = words.filter((word) => isLost(word) && !without.test(word.means)).map(({ text }) => text);
       const meant = influences.length > 1;
       if (meant && gone.includes(lost)) named++;
       if (gone.some((text) => !meant || text !== lost)) wrong++;
@@ -95,7 +126,11 @@ export async function lostThings(print: (text: string) => void, keep?: string): 
     }
   }
   return [
-    { what: `lost things that are named, of ${SCENES.length}`, figure: named, least: 18 },
-    { what: `takes of ${2 * SCENES.length} in which something is called lost that is there`, figure: wrong, most: 2 },
+    { what: `lost things that are named, of ${SCENES.length}, ${name}`, figure: named, least: 18 },
+    {
+      what: `takes of ${2 * SCENES.length} in which something is called lost that is there, ${name}`,
+      figure: wrong,
+      most: 2,
+    },
   ];
 }

@@ -30,7 +30,7 @@ export class BuiltInEngine implements Engine {
   constructor(private readonly helper: () => MatchHelper | undefined = () => undefined) {}
 
   capabilities(): Capabilities {
-    return { name: 'urbild', version: '0.10.2', gives: GIVES, maxSide: MAX_SIDE };
+    return { name: 'urbild', version: '0.10.3', gives: GIVES, maxSide: MAX_SIDE };
   }
 
   async render(

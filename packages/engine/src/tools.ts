@@ -6,7 +6,7 @@ export type { Person } from './painter/people/person';
 export { paintStage } from './painter/paint';
 export { REGION } from './painter/scene/region';
 export { peopleBeyond } from './painter/witness';
-export { looksOf } from './render/foundAgain';
+export { looksOf } from './render/itemLook';
 export { paintScene } from './render/scene';
 export { planSynthesis } from './synthesis/plan';
 export { wordsFound } from './render/wordsFound';

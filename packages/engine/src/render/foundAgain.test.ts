@@ -2,7 +2,8 @@ import { createPicture, Random, type Picture } from '@urbild/core';
 import { composed } from '../painter/testing';
 import { areaMap } from '../painter/scene/areas';
 import { seenOf } from '../painter/scene/seen';
-import { foundAgain, looksOf } from './foundAgain';
+import { foundAgain } from './foundAgain';
+import { looksOf } from './itemLook';
 
 const [W, H] = [160, 120];
 const scene = composed('a horse in the meadow', { width: W, height: H });
@@ -66,6 +67,38 @@ test('both parts of what is found lie in 0..1, near 1 for a take that is hardly 
     expect(part).toBeGreaterThan(0.8);
     expect(part).toBeLessThanOrEqual(1);
   }
+});
+
+/** The lower horse of the control, of one colour with its ground, with a line of some other lightness along its outline, and the same lines on rows all over. */
+function lined(line: number, rows = 0): Picture {
+  const p = picture([0.8, 0, 0], [0.8, 0, 0], 0.01, [0.75, 0, 0]);
+  const is = (i: number) => seen.items[0].codes.includes(seen.map[i]);
+  for (let y = 2; y < H - 2; y++)
+    for (let x = 2; x < W - 2; x++) {
+      const i = y * W + x;
+      const edge = [1, -1, W, -W].some((step) => is(i) !== is(i + step));
+      if (edge) p.planes[0][i] += line;
+      else if (rows && y % rows === 0) p.planes[0][i] += line;
+    }
+  return p;
+}
+
+test('a line along its outline is enough to find somebody who has the colour of the ground: dark or light', () => {
+  const bare = found(lined(0));
+  for (const line of [-0.4, 0.2]) expect(found(lined(line))).toBeGreaterThan(Math.max(0.6, bare + 0.2));
+});
+
+test('the fainter the line, the less is found; among lines that are everywhere, less than alone', () => {
+  const lines = [-0.1, -0.05, -0.02, 0].map((line) => found(lined(line)));
+  for (let k = 1; k < lines.length; k++) expect(lines[k]).toBeLessThanOrEqual(lines[k - 1]);
+  expect(lines[0]).toBeGreaterThan(lines[3] + 0.2);
+  expect(found(lined(-0.1, 3))).toBeLessThan(lines[0]);
+});
+
+test('rows of lines without an outline show nobody', () => {
+  const p = picture([0.8, 0, 0], [0.8, 0, 0]);
+  for (let i = 0; i < W * H; i++) if (Math.floor(i / W) % 4 === 0) p.planes[0][i] -= 0.4;
+  expect(found(p)).toBeLessThan(0.4);
 });
 
 test('an item of a few pixels is not looked for', () => {

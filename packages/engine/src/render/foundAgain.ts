@@ -1,17 +1,13 @@
-import { CHROMA_GAIN, resampleToLongSide, signedDistance, type Picture } from '@urbild/core';
-import type { SceneSeen, SeenItem } from '../painter/scene/seen';
+import { clamp } from '@urbild/core';
 import { alike, centred } from './alike';
-import { SIDE, smallMap, type SmallMap } from './smallMap';
+import { SEGMENTS, type ItemLook, type Ridge } from './itemLook';
 
-/** Segments of an outline, and cells of a box on each side. */
-const SEGMENTS = 16;
-const CELLS = 12;
-/** The bands on both sides of an outline: from and to so many px off. */
-const BAND = { from: 1, to: 3 } as const;
 /** What is set off so much is found at once, OKLab; differences below are no outline, and none counts for more than the loudest. */
 const CLEAR = 0.1;
 const NO_OUTLINE = 0.025;
 const LOUDEST = 0.3;
+/** A line that is so much lighter or darker than both of its sides is plainly drawn, L; of a line along an outline at least so much is there, and so much is all of it. */
+const DRAWN = { clear: 0.08, seen: 0.02, from: 0.5, all: 0.85 } as const;
 /** Brings the product of three parts to a scale on which what nobody finds lies below .4: chosen on 224 items of 110 takes, some covered. */
 const EVENED = 0.4;
 /** What is found elsewhere by chance: the quieter third of the places, for in others something else may lie. */
@@ -19,193 +15,15 @@ const QUIET = 1 / 3;
 /** The fewest places elsewhere that tell what chance draws. */
 const LEAST_PLACES = 3;
 
-/** How an item looks in one picture: what sets it off from its ground, and how its parts are light and dark. */
-export interface ItemLook {
-  /** Mean colour inside less that outside, OKLab, per segment of the outline; undefined where there is too little of it. */
-  readonly outline: readonly (readonly [number, number, number] | undefined)[];
-  /** L, a, b of every cell of the box around it. */
-  readonly cells: readonly Float64Array[];
-  /** The same of the outline where it does not lie, in places around it. */
-  readonly elsewhere: readonly ItemLook['outline'][];
-}
-
-/** How every item of a scene looks in a picture of it; undefined for those of which too little is there to be looked for. */
-export function looksOf(seen: SceneSeen, picture: Picture): (ItemLook | undefined)[] {
-  if (!seen.items.length) return [];
-  const small = resampleToLongSide(picture, SIDE);
-  return placesIn(seen, small).map((place) => place && lookOf(place, small));
-}
-
-/** Where an item of a scene lies in a small picture of it. */
-interface Place {
-  readonly box: Readonly<Box>;
-  readonly band: Band;
-  /** Width and height of the item, px. */
-  readonly size: readonly [number, number];
-}
-
-/** Scenes that were looked at: the control and the finished picture have everybody in the same places. */
-const KNOWN = new WeakMap<SceneSeen, readonly (Place | undefined)[]>();
-
-function placesIn(seen: SceneSeen, { width, height }: Picture): readonly (Place | undefined)[] {
-  let places = KNOWN.get(seen);
-  if (!places) {
-    const map = smallMap(seen, width, height);
-    const extents = extentsOf(map);
-    KNOWN.set(seen, (places = seen.items.map((item) => placeOf(item, map, extents))));
-  }
-  return places;
-}
-
-/** The fewest pixels of the small map that can be looked for. */
-const LEAST_PIXELS = 12;
-
-interface Box {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-
-/** Where the pixels of a code lie: box, number and sums of places. */
-interface Extent extends Box {
-  n: number;
-  sx: number;
-  sy: number;
-}
-
-/** The extents of all codes of a map, in one pass. */
-function extentsOf({ width, height, codes }: SmallMap): ReadonlyMap<number, Readonly<Extent>> {
-  const found = new Map<number, Extent>();
-  for (let y = 0, i = 0; y < height; y++)
-    for (let x = 0; x < width; x++, i++) {
-      const code = codes[i];
-      if (!code) continue;
-      let e = found.get(code);
-      if (!e) found.set(code, (e = { left: x, top: y, right: x + 1, bottom: y + 1, n: 0, sx: 0, sy: 0 }));
-      if (x < e.left) e.left = x;
-      if (x >= e.right) e.right = x + 1;
-      e.bottom = y + 1;
-      e.n++;
-      e.sx += x;
-      e.sy += y;
-    }
-  return found;
-}
-
-function placeOf(
-  { codes }: SeenItem,
-  { width, height, codes: map }: SmallMap,
-  extents: ReadonlyMap<number, Readonly<Extent>>,
-): Place | undefined {
-  const own = codes.flatMap((code) => extents.get(code) ?? []);
-  const n = own.reduce((sum, e) => sum + e.n, 0);
-  if (n < LEAST_PIXELS) return undefined;
-  const [x0, y0] = [Math.min(...own.map((e) => e.left)), Math.min(...own.map((e) => e.top))];
-  const [x1, y1] = [Math.max(...own.map((e) => e.right)), Math.max(...own.map((e) => e.bottom))];
-  const pad = Math.max(4, Math.round(0.2 * Math.max(x1 - 1 - x0, y1 - 1 - y0)));
-  const box = {
-    left: Math.max(0, x0 - pad),
-    top: Math.max(0, y0 - pad),
-    right: Math.min(width, x1 + pad),
-    bottom: Math.min(height, y1 + pad),
-  };
-  const is = new Uint8Array(256);
-  for (const code of codes) is[code] = 1;
-  const middle = [own.reduce((sum, e) => sum + e.sx, 0) / n, own.reduce((sum, e) => sum + e.sy, 0) / n] as const;
-  return { box, band: bandOf(box, distanceIn(box, map, width, is), middle), size: [x1 - x0, y1 - y0] };
-}
-
-const lookOf = ({ box, band, size: [w, h] }: Place, ground: Ground): ItemLook => ({
-  outline: segmentsOf(band, [0, 0], ground),
-  cells: cellsOf(box, ground),
-  elsewhere: PLACES.map(([x, y]) => segmentsOf(band, [Math.round(x * w), Math.round(y * h)], ground)),
-});
-
-type Ground = Pick<Picture, 'width' | 'height' | 'planes'>;
-
-/** How far every pixel of a box is from the outline: positive inside, negative outside; city-block, up to the width of a band. */
-function distanceIn(box: Readonly<Box>, map: Uint8Array, width: number, is: Uint8Array): Int8Array {
-  const [w, h] = [box.right - box.left, box.bottom - box.top];
-  const own = new Uint8Array(w * h);
-  for (let y = 0, i = 0; y < h; y++)
-    for (let x = 0; x < w; x++, i++) own[i] = is[map[(box.top + y) * width + box.left + x]];
-  return signedDistance(own, w, h, BAND.to);
-}
-
-/** Where else an outline is laid, in parts of its own width and height: all around, and farther off. */
-const PLACES = [
-  [-1.2, 0],
-  [1.2, 0],
-  [0, -1.2],
-  [0, 1.2],
-  [-1.2, -1.2],
-  [1.2, -1.2],
-  [-1.2, 1.2],
-  [1.2, 1.2],
-  [-2.4, 0],
-  [2.4, 0],
-] as const;
-
-/** The pixels of both bands of an outline: where, in which segment, on which side. */
-interface Band {
-  readonly x: readonly number[];
-  readonly y: readonly number[];
-  readonly segment: readonly number[];
-  readonly inside: readonly boolean[];
-}
-
-function bandOf(box: Readonly<Box>, distance: Int8Array, [cx, cy]: readonly [number, number]): Band {
-  const [xs, ys, segment]: number[][] = [[], [], []];
-  const inside: boolean[] = [];
-  for (let y = box.top, i = 0; y < box.bottom; y++)
-    for (let x = box.left; x < box.right; x++, i++) {
-      const off = Math.abs(distance[i]);
-      if (off < BAND.from || off > BAND.to) continue;
-      const turn = (Math.atan2(y - cy, x - cx) / (2 * Math.PI) + 1) % 1;
-      xs.push(x);
-      ys.push(y);
-      segment.push(Math.floor(turn * SEGMENTS) % SEGMENTS);
-      inside.push(distance[i] > 0);
-    }
-  return { x: xs, y: ys, segment, inside };
-}
-
-/** The mean colours inside less outside, a segment each, of an outline that is moved by so many pixels. */
-function segmentsOf(
-  band: Band,
-  [dx, dy]: readonly [number, number],
-  { width, height, planes }: Ground,
-): ItemLook['outline'] {
-  const sums = Array.from({ length: SEGMENTS }, () => ({ in: [0, 0, 0, 0], out: [0, 0, 0, 0] }));
-  for (let k = 0; k < band.x.length; k++) {
-    const [x, y] = [band.x[k] + dx, band.y[k] + dy];
-    if (x < 0 || y < 0 || x >= width || y >= height) continue;
-    const sum = sums[band.segment[k]][band.inside[k] ? 'in' : 'out'];
-    for (let c = 0; c < 3; c++) sum[c] += planes[c][y * width + x];
-    sum[3]++;
-  }
-  return sums.map((s) => {
-    if (s.in[3] < 2 || s.out[3] < 2) return undefined;
-    const off = (c: number) => (s.in[c] / s.in[3] - s.out[c] / s.out[3]) / (c ? CHROMA_GAIN : 1);
-    return [off(0), off(1), off(2)] as const;
-  });
-}
-
-/** The mean colour of every cell of a box. */
-function cellsOf(box: Readonly<Box>, { width, planes }: Ground): Float64Array[] {
-  const cells = [0, 1, 2].map(() => new Float64Array(CELLS * CELLS));
-  const counts = new Float64Array(CELLS * CELLS);
-  const [w, h] = [box.right - box.left, box.bottom - box.top];
-  for (let y = 0; y < h; y++) {
-    const row = Math.floor((y * CELLS) / h) * CELLS;
-    for (let x = 0, i = (box.top + y) * width + box.left; x < w; x++, i++) {
-      const k = row + Math.floor((x * CELLS) / w);
-      for (let c = 0; c < 3; c++) cells[c][k] += planes[c][i];
-      counts[k]++;
-    }
-  }
-  return cells.map((cell, c) => cell.map((v, k) => (counts[k] ? v / counts[k] / (c ? CHROMA_GAIN : 1) : 0)));
+/** How well an item is found again, with what it was judged by: all 0..1. */
+export interface Again {
+  /** How far it is set off from its ground, to how far it was. */
+  readonly outline: number;
+  /** How alike the order of light and dark of its parts is. */
+  readonly form: number;
+  /** How plainly a line is drawn along its outline. */
+  readonly line: number;
+  readonly found: number;
 }
 
 /**
@@ -214,14 +32,16 @@ function cellsOf(box: Readonly<Box>, { width, planes }: Ground): Float64Array[] 
  * both sides of its outline, still differ in the same places. Colours may have become others, and light may have become dark: a look does that. Among dabs that are as strong as its
  * outline, nobody finds it.
  */
-export function foundAgain(control: ItemLook, take: ItemLook): { outline: number; form: number; found: number } {
+export function foundAgain(control: ItemLook, take: ItemLook): Again {
   const weights = control.outline.map((v) => (v && lengthOf(v) >= NO_OUTLINE ? Math.min(CLEAR, lengthOf(v)) : 0));
   const before = Math.min(CLEAR, Math.max(NO_OUTLINE, setOff(control, weights)));
   const outline = weights.some(Boolean) ? Math.min(1, Math.max(0, setOff(take, weights)) / before) : 1;
   const form = alike(centred(control.cells), centred(take.cells));
   // a technique may set somebody off by other means than colour: then the parts tell that it is still the same
   const same = Math.max(form, alikeAlong(control.outline, take.outline, weights));
-  return { outline, form, found: (outline * form * same) ** EVENED };
+  // what is drawn as a line along its outline may be of one colour with its ground
+  const line = lineAlong(take);
+  return { outline, form, line, found: (Math.max(outline, line) * form * Math.max(same, line)) ** EVENED };
 }
 
 /** How alike the colours on both sides of an outline are along it, 0..1. */
@@ -239,9 +59,7 @@ function alikeAlong(a: ItemLook['outline'], b: ItemLook['outline'], weights: rea
 /** How much farther apart the sides of an outline are than those of the same outline elsewhere, OKLab. */
 function setOff({ outline, elsewhere }: ItemLook, weights: readonly number[]): number {
   const here = contrastAlong(outline, weights) ?? 0;
-  const there = elsewhere.flatMap((at) => contrastAlong(at, weights) ?? []).sort((a, b) => a - b);
-  // where it fills the picture there is no elsewhere
-  return there.length < LEAST_PLACES ? here : here - there[Math.floor(QUIET * there.length)];
+  return here - quiet(elsewhere.flatMap((at) => contrastAlong(at.outline, weights) ?? []));
 }
 
 /** How far apart the sides of an outline are on the mean over its segments; undefined where too few of them lie in the picture. */
@@ -264,3 +82,29 @@ export function contrastOf({ outline }: ItemLook): number {
 }
 
 const lengthOf = (v: readonly number[]): number => Math.hypot(v[0], v[1], v[2]);
+
+/** How plainly a line follows an outline, beyond what the same outline meets elsewhere, 0..1: dark all around, or light all around. */
+function lineAlong({ lines, elsewhere }: ItemLook): number {
+  const here = ridgeOf(lines);
+  if (!here) return 0;
+  const chance = quiet(elsewhere.flatMap((at) => ridgeOf(at.lines)?.strength ?? []));
+  const drawn = (here.strength - chance) / DRAWN.clear;
+  const share = (here.share - DRAWN.from) / (DRAWN.all - DRAWN.from);
+  return clamp(drawn) * clamp(share);
+}
+
+/** How strong a line along an outline is on the mean, L, and along which part of it, 0..1; undefined where too little of it can be told. */
+function ridgeOf(lines: Ridge): { strength: number; share: number } | undefined {
+  const own = lines.flatMap((v) => (v === undefined ? [] : [Math.max(-LOUDEST, Math.min(LOUDEST, v))]));
+  if (own.length < 0.6 * SEGMENTS) return undefined;
+  // dark here and light there is no line: it takes its own part away
+  const mean = own.reduce((a, b) => a + b, 0) / own.length;
+  const along = own.filter((v) => v * Math.sign(mean) > DRAWN.seen);
+  return { strength: Math.abs(mean), share: along.length / own.length };
+}
+
+/** The value that a third of the places stay below; 0 where there are too few of them: it fills the picture, and there is no elsewhere. */
+function quiet(places: readonly number[]): number {
+  const sorted = [...places].sort((a, b) => a - b);
+  return sorted.length < LEAST_PLACES ? 0 : sorted[Math.floor(QUIET * sorted.length)];
+}

@@ -11,7 +11,7 @@ import type { AppliedShare, InfluenceRemark, ShareRecord } from '../contract/res
 import { planSynthesis, type SynthesisPlan } from '../synthesis/plan';
 import type { MatchHelper } from '../synthesis/tiles';
 import { synthesise } from '../synthesis/synthesise';
-import { looksOf, type ItemLook } from './foundAgain';
+import { looksOf, type ItemLook } from './itemLook';
 import { colourLooks, type ColourLook } from './foundColours';
 import { keptFigures } from './keptFigures';
 import { lookCast, type LookCast } from './lookCast';

@@ -1,4 +1,5 @@
 import { CHROMA_GAIN, clonePicture, pictureFromRgba, Random, understand, type Picture } from '@urbild/core';
+import { REGION } from '../painter/scene/region';
 import { paintStage } from '../painter/paint';
 import { isArrangedAlike, marksFound, wholeFound, wholeLook } from './wholeWords';
 
@@ -48,6 +49,12 @@ describe('a time', () => {
     expect(at(picture)).toBe(1);
     expect(at(changed(picture, (v, c) => (c ? -v : v)))).toBe(1);
     expect(at(changed(picture, (v, c) => (c ? v : v + 0.55)))).toBe(0);
+  });
+  test('of darkness is not kept by a dark sky over bright ground', () => {
+    const { brief, stage, picture, look, was } = scene('the harbour at night');
+    const ground = (i: number) => stage.labels[i] !== REGION.sky && stage.labels[i] !== REGION.cloud;
+    const bright = changed(picture, (v, c, i) => (!c && ground(i) ? v + 0.55 : v));
+    expect(valueOf(wholeFound(brief.claims, was, look(bright)), 'time')).toBe(0);
   });
   test('of a coloured sky goes with its colour', () => {
     const { brief, picture, look, was } = scene('a marsh at dusk');

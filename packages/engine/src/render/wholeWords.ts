@@ -20,6 +20,8 @@ export interface WholeLook {
   readonly marks: readonly Lab[];
   /** The median colour of its sky, or of all of it where there is hardly a sky, OKLab. */
   readonly tone: Lab;
+  /** The median lightness of all of it, OKLab L. */
+  readonly light: number;
   /** L, a, b of the cells of a grid over it. */
   readonly cells: readonly Float64Array[];
 }
@@ -44,7 +46,7 @@ export function wholeLook(seen: SceneSeen, labels: Uint8Array, picture: Picture)
   const small = resample(picture, CELLS, CELLS);
   return {
     marks,
-    tone: toneOf(labels, picture),
+    ...tonesOf(labels, picture),
     cells: small.planes.map((plane, c) => Float64Array.from(plane, (v) => v / (c ? CHROMA_GAIN : 1))),
   };
 }
@@ -82,8 +84,8 @@ function markLook(mark: WeatherMark, { width, height, planes }: Picture): Lab {
 /** About so many pixels tell the tone. */
 const TELLING = 1000;
 
-/** The median colour of the sky, so that what covers a part of it changes nothing. */
-function toneOf(labels: Uint8Array, picture: Picture): Lab {
+/** The median colour of the sky, so that what covers a part of it changes nothing, and the median lightness of everything. */
+function tonesOf(labels: Uint8Array, picture: Picture): Pick<WholeLook, 'tone' | 'light'> {
   const sky: Lab[] = [];
   const all: Lab[] = [];
   const every = Math.max(1, Math.floor(labels.length / TELLING));
@@ -93,8 +95,9 @@ function toneOf(labels: Uint8Array, picture: Picture): Lab {
     if (labels[i] === REGION.sky || labels[i] === REGION.cloud) sky.push(colour);
   }
   const of = sky.length < LEAST_SKY * all.length ? all : sky;
-  const median = (c: number) => of.map((v) => v[c]).sort((a, b) => a - b)[of.length >> 1];
-  return [median(0), median(1), median(2)];
+  const median = (colours: readonly Lab[], c: number) =>
+    colours.map((v) => v[c]).sort((a, b) => a - b)[colours.length >> 1];
+  return { tone: [median(of, 0), median(of, 1), median(of, 2)], light: median(all, 0) };
 }
 
 /**
@@ -120,12 +123,14 @@ export function marksFound(was: WholeLook, now: WholeLook): number | undefined {
 const DARK: ReadonlySet<string> = new Set<Time>(['night', 'moonlight']);
 const COLOURED: ReadonlySet<string> = new Set<Time>(['dawn', 'dusk']);
 /** So much lighter nobody calls a night one; less than the first is nothing, OKLab L. */
-const DAYLIGHT = { from: 0.1, whole: 0.4 } as const;
+const DAYLIGHT = { from: 0.1, whole: 0.45 } as const;
 
-/** How much of a time of day is left in a sky, 0..1; undefined for those that any light fits. */
-function timeFound(time: string, was: Lab, now: Lab): number | undefined {
-  if (DARK.has(time)) return 1 - clamp((now[0] - was[0] - DAYLIGHT.from) / (DAYLIGHT.whole - DAYLIGHT.from));
-  return COLOURED.has(time) ? colourKept(was, now) : undefined;
+/** How much of a time of day is left in a picture, 0..1; undefined for those that any light fits. */
+function timeFound(time: string, was: WholeLook, now: WholeLook): number | undefined {
+  // a dark strip of sky makes no night of a bright picture, nor does dark ground below a bright sky
+  const lighter = Math.max(now.tone[0] - was.tone[0], now.light - was.light);
+  if (DARK.has(time)) return 1 - clamp((lighter - DAYLIGHT.from) / (DAYLIGHT.whole - DAYLIGHT.from));
+  return COLOURED.has(time) ? colourKept(was.tone, now.tone) : undefined;
 }
 
 /** Claims of weather and time, with how much of each is found, 0..1; those that cannot be looked for are left out. */
@@ -139,7 +144,7 @@ export function wholeFound(
       claim.axis === 'weather'
         ? marksFound(was, now)
         : claim.axis === 'time'
-          ? timeFound(claim.value, was.tone, now.tone)
+          ? timeFound(claim.value, was, now)
           : undefined;
     return found === undefined ? [] : [{ claim, found }];
   });

@@ -1,7 +1,8 @@
 import { isLost, type Claim, type FoundWord, type NotDrawn, type Picture, type UnderstoodSpan } from '@urbild/core';
 import { isSeen, LAID_OUT, witnessed, type Witnessed } from '../painter/witness';
 import type { SceneSeen, SeenItem } from '../painter/scene/seen';
-import { contrastOf, foundAgain, looksOf } from './foundAgain';
+import { contrastOf, foundAgain } from './foundAgain';
+import { looksOf } from './itemLook';
 import { coloursFound } from './foundColours';
 import type { Pass } from './pass';
 import { isArrangedAlike, WHOLE_AXES, wholeFound, wholeLook } from './wholeWords';
