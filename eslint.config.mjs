@@ -30,6 +30,7 @@ const arrows = (forbidden, why) => {
 /** The capabilities of the server in their order: each may import only what stands before it. */
 export const CAPABILITIES = [
   'platform',
+  'people',
   'masks',
   'library',
   'looks',

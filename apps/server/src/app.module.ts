@@ -3,6 +3,7 @@ import { ENTITIES } from './entities';
 import type { Config } from './platform/config';
 import type { Hold } from './platform/folder/lock';
 import { PlatformModule } from './platform/platform.module';
+import { PeopleModule } from './people/people.module';
 import { MasksModule } from './masks/masks.module';
 import { LibraryModule } from './library/library.module';
 import { LooksModule } from './looks/looks.module';
@@ -16,6 +17,7 @@ import { StudioModule } from './studio/studio.module';
 
 /** The capabilities in their order: each imports only what stands before it (docs/architecture.md; ESLint holds it). */
 const CAPABILITIES = [
+  PeopleModule,
   MasksModule,
   LibraryModule,
   LooksModule,

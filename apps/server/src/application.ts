@@ -3,6 +3,7 @@ import { ValidationPipe, type INestApplication } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import cookieParser from 'cookie-parser';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import type { Request, Response } from 'express';
@@ -26,6 +27,7 @@ import { prepareDatabase } from './platform/database/prepareDatabase';
 import { JobsService } from './platform/jobs/jobs.service';
 import { Problem } from './platform/problems/problem';
 import { fieldErrors, ProblemFilter } from './platform/problems/problemFilter';
+import { PeopleService } from './people/people.service';
 import { DemoService } from './studio/demo.service';
 import { ReadAgainService } from './studio/readAgain.service';
 
@@ -63,6 +65,7 @@ export async function createApplication(config: Config): Promise<NestExpressAppl
       bodyParser: false,
       forceCloseConnections: true,
       abortOnError: false,
+      ...(config.share?.tls && { httpsOptions: config.share.tls }),
     });
     await prepare(app, config);
     return app;
@@ -83,14 +86,20 @@ async function makeDataDir(dataDir: string): Promise<void> {
   }
 }
 
+const NO_OWNER =
+  'Nobody owns this studio yet, so nobody could let others in. Make an owner first: ./start --make-owner NAME, or start it without --share and do it under Studio.';
+
 async function prepare(app: NestExpressApplication, config: Config): Promise<void> {
   app.useLogger(app.get(Logger));
-  app.use(onlyFromHere);
+  app.use(onlyFromHere(config.share));
+  // what a proxy on this machine says of who asks is believed
+  if (config.share?.publicUrl) app.set('trust proxy', 'loopback');
   app.use(
     helmet({
       contentSecurityPolicy: { directives: { imgSrc: ["'self'", 'blob:', 'data:'], upgradeInsecureRequests: null } },
     }),
   );
+  app.use(cookieParser());
   app.useBodyParser('json', { limit: LIMITS.jsonBytes });
   app.use(plainInput, ...LIMITED, missingFiles(config.webDir));
   if (config.webDir && existsSync(config.webDir)) app.use('/assets', builtAssets(config.webDir));
@@ -113,6 +122,7 @@ async function prepare(app: NestExpressApplication, config: Config): Promise<voi
   await app.get(BlobStore).prepare();
   await prepareDatabase(app.get(MikroORM), databaseFile(config.dataDir));
   await app.init();
+  if (config.share && !(await app.get(PeopleService).hasOwner())) throw new StartError(NO_OWNER);
   const upkeep = app.get(UpkeepService);
   await upkeep.sweep();
   if (config.backups ?? true) upkeep.watch();

@@ -6,6 +6,7 @@ import { ShelfItemEntity } from './library/shelf/shelf.entity';
 import { LookEntity } from './looks/look.entity';
 import { ProjectEntity } from './projects/project.entity';
 import { MixEntity, MixVersionEntity } from './mixes/mix.entity';
+import { InvitationEntity, PersonEntity, SessionEntity } from './people/person.entity';
 import { JobEntity } from './platform/jobs/job.entity';
 import { SequenceEntity } from './series/sequences/sequence.entity';
 import { SeriesEntity, ShotEntity } from './series/series.entity';
@@ -15,6 +16,9 @@ import { SolveEntity, StripEntity } from './trials/trial.entity';
 /** Every entity of the studio, in the order of the capabilities. */
 export const ENTITIES = [
   JobEntity,
+  PersonEntity,
+  SessionEntity,
+  InvitationEntity,
   ReferenceEntity,
   VectorEntity,
   ImportFileEntity,

@@ -1,5 +1,6 @@
 import { MikroORM } from '@mikro-orm/better-sqlite';
 import { existsSync } from 'fs';
+import { askPassword, makeOwner } from './people/ownerErrand';
 import { packBackup, restoreBackup } from './platform/backup/archive';
 import { makeBackup } from './platform/backup/makeBackup';
 import { KEPT_BACKUPS } from './platform/backup/upkeep.service';
@@ -12,7 +13,10 @@ import { FolderHeld, holdFolder } from './platform/folder/lock';
 import { ENTITIES } from './entities';
 
 /** Does what the command line asks instead of a studio; returns what to say. */
-export async function runErrand({ kind, file, dataDir }: Errand): Promise<string> {
+export async function runErrand(errand: Errand): Promise<string> {
+  const { kind, dataDir } = errand;
+  if (kind === 'owner') return ownerOf(dataDir, errand.name);
+  const { file } = errand;
   if (kind === 'restore') {
     const { made, blobs, missing } = await restoreBackup(file, dataDir);
     const lost = missing ? ` ${missing} files were missing already when the backup was made.` : '';
@@ -26,6 +30,23 @@ export async function runErrand({ kind, file, dataDir }: Errand): Promise<string
   return `Wrote the backup ${file}.`;
 }
 
+/** Makes the first owner of the studio in a folder that nobody holds. */
+async function ownerOf(dataDir: string, name: string): Promise<string> {
+  const hold = holdFolder(dataDir);
+  try {
+    const database = databaseFile(dataDir);
+    checkFolder(
+      dataDir,
+      database,
+      MIGRATIONS.map((m) => m.name),
+    );
+    const options = databaseOptions(database, ENTITIES);
+    return await makeOwner({ dataDir, name, options, password: await askPassword() });
+  } finally {
+    hold.release();
+  }
+}
+
 /** Makes a backup in a data folder: through the server that holds it, or here when nobody does. */
 async function backupOf(dataDir: string): Promise<string> {
   let hold;
@@ -33,7 +54,10 @@ async function backupOf(dataDir: string): Promise<string> {
     hold = holdFolder(dataDir);
   } catch (error) {
     if (!(error instanceof FolderHeld) || !error.holder?.url) throw error;
-    const answer = await fetch(`${error.holder.url}/api/v1/backups`, { method: 'POST' });
+    const answer = await fetch(`${error.holder.url}/api/v1/backups`, {
+      method: 'POST',
+      headers: { Authorization: `Bearer ${error.holder.key}` },
+    });
     const body = (await answer.json()) as { name?: string; detail?: string };
     if (!answer.ok || !body.name)
       throw new StartError(`The running studio made no backup: ${body.detail ?? answer.status}`);

@@ -16,8 +16,8 @@ async function main(): Promise<void> {
   const app = await createApplication(config);
   const server = await app.listen(config.port, config.host);
   const { port } = server.address() as { port: number };
-  const url = addressOf(config.host, port);
-  app.get<Hold>(FOLDER_HOLD).answersAt(url);
+  const url = config.share?.publicUrl ?? addressOf(config.host, port, config.share?.tls !== undefined);
+  app.get<Hold>(FOLDER_HOLD).answersAt(addressOf(config.host, port, config.share?.tls !== undefined));
   console.log(`Urbild is at ${url}  (data in ${config.dataDir}; Ctrl-C stops)`);
 }
 

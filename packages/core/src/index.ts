@@ -113,3 +113,4 @@ export * from './measure/remedies';
 export * from './measure/consistency';
 export * from './measure/steadiness';
 export * from './influence/solve';
+export * from './people/roles';

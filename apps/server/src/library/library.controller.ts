@@ -38,6 +38,7 @@ import {
   ReferenceDto,
 } from './reference.dto';
 import { KINDS } from './reference.entity';
+import { May } from '../platform/access/may';
 
 @ApiTags('library')
 @Controller('references')
@@ -51,6 +52,7 @@ export class LibraryController {
   ) {}
 
   /** Some references by id. */
+  @May('see')
   @Get()
   @ApiQuery({ name: 'ids', description: 'at most 200 ids with commas between them' })
   @ApiOkResponse({ type: [ReferenceDto] })
@@ -61,6 +63,7 @@ export class LibraryController {
   }
 
   /** Finds references: all that match, as ids, with counts for narrowing further. */
+  @May('see')
   @Get('search')
   @ApiOkResponse({ type: SearchDto })
   @Header('content-type', 'application/json')
@@ -70,6 +73,7 @@ export class LibraryController {
   }
 
   /** Brings in one picture file (PNG, JPEG, WebP, AVIF, TIFF, GIF; at most 40 MB and 100 megapixels) and waits for it. */
+  @May('edit')
   @Post()
   @UseInterceptors(FileInterceptor('file'))
   @ApiConsumes('multipart/form-data')
@@ -94,6 +98,7 @@ export class LibraryController {
   }
 
   /** One change to many references; the answer says how to undo it. */
+  @May('edit')
   @Post('change')
   @HttpCode(200)
   @ApiOkResponse({ type: BulkChangedDto })
@@ -102,6 +107,7 @@ export class LibraryController {
   }
 
   /** Puts back what a change of many had changed. */
+  @May('edit')
   @Post('undo')
   @HttpCode(200)
   @ApiOkResponse({ type: BulkChangedDto })
@@ -109,24 +115,28 @@ export class LibraryController {
     return this.library.undoMany(before);
   }
 
+  @May('see')
   @Get(':id')
   @ApiOkResponse({ type: ReferenceDto })
   get(@Param('id') id: string): Promise<ReferenceDto> {
     return this.library.get(id);
   }
 
+  @May('edit')
   @Patch(':id')
   @ApiOkResponse({ type: ReferenceDto })
   change(@Param('id') id: string, @Body() change: ChangeReferenceDto): Promise<ReferenceDto> {
     return this.library.change(id, change);
   }
 
+  @May('edit')
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.library.remove(id);
   }
 
+  @May('edit')
   @Post(':id/restore')
   @HttpCode(200)
   @ApiOkResponse({ type: ReferenceDto })
@@ -135,6 +145,7 @@ export class LibraryController {
   }
 
   /** What the engine gets of it, for every way of using it. */
+  @May('see')
   @Get(':id/gives')
   @ApiOkResponse({ type: EngineViewDto })
   gives(@Param('id') id: string): Promise<EngineViewDto> {
@@ -142,6 +153,7 @@ export class LibraryController {
   }
 
   /** Puts a new picture file in the place of its own; the one before stays among its versions, and takes keep theirs. */
+  @May('edit')
   @Put(':id/file')
   @UseInterceptors(FileInterceptor('file'))
   @ApiConsumes('multipart/form-data')
@@ -160,6 +172,7 @@ export class LibraryController {
   }
 
   /** Sets focus, sharpening, cut-out and flattening. */
+  @May('edit')
   @Put(':id/preparation')
   @ApiOkResponse({ type: ReferenceDto })
   prepare(@Param('id') id: string, @Body() wish: PrepareDto): Promise<ReferenceDto> {
@@ -167,12 +180,14 @@ export class LibraryController {
   }
 
   /** Sets right by hand what was read: faces, joints, horizon, palette. */
+  @May('edit')
   @Patch(':id/corrections')
   @ApiOkResponse({ type: ReferenceDto })
   correct(@Param('id') id: string, @Body() wish: CorrectDto): Promise<ReferenceDto> {
     return this.preparation.correct(id, wish);
   }
 
+  @May('see')
   @Get(':id/versions')
   @ApiOkResponse({ type: [ReferenceVersionDto] })
   versions(@Param('id') id: string): Promise<ReferenceVersionDto[]> {
@@ -180,6 +195,7 @@ export class LibraryController {
   }
 
   /** Makes an earlier version the newest. */
+  @May('edit')
   @Post(':id/versions/:number')
   @HttpCode(200)
   @ApiQuery({ name: 'version', description: 'the version of the reference that this is based on' })
@@ -193,6 +209,7 @@ export class LibraryController {
   }
 
   /** Splits a collage into its single pictures, which come in as files do. */
+  @May('edit')
   @Post(':id/split')
   @ApiCreatedResponse({ type: [ImportFileDto] })
   split(@Param('id') id: string): Promise<ImportFileDto[]> {

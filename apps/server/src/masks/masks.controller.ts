@@ -8,6 +8,7 @@ import { Problem } from '../platform/problems/problem';
 import { TaskFailed } from '../platform/workers/task';
 import { MASK } from './masks.tasks';
 import { WorkersService } from '../platform/workers/workers.service';
+import { May } from '../platform/access/may';
 
 /** A mask as it is kept. */
 export class MaskDto {
@@ -26,6 +27,7 @@ export class MasksController {
   ) {}
 
   /** Hands over a mask: a grey picture, white where something acts; what is transparent counts as black. */
+  @May('edit')
   @Post()
   @UseInterceptors(FileInterceptor('file'))
   @ApiConsumes('multipart/form-data')

@@ -7,6 +7,7 @@ import { randomUUID } from 'crypto';
 import { diskStorage } from 'multer';
 import { LoggerModule } from 'nestjs-pino';
 import path from 'path';
+import { Endings } from './access/endings';
 import { BackupController } from './backup/backup.controller';
 import { UpkeepService } from './backup/upkeep.service';
 import { BlobsController } from './blobs/blobs.controller';
@@ -48,7 +49,7 @@ export class PlatformModule {
       }),
       limits: { fileSize: LIMITS.uploadBytes, files: 1, fields: 8, fieldSize: 4096, parts: 10 },
     });
-    const parts = [BlobStore, EventsService, JobsService, UpkeepService, VisionService, WorkersService];
+    const parts = [BlobStore, Endings, EventsService, JobsService, UpkeepService, VisionService, WorkersService];
     return {
       module: PlatformModule,
       global: true,

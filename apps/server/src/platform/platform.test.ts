@@ -35,6 +35,17 @@ describe('the command line', () => {
     expect(readConfig(['--help'], '/studio')).toBe('help');
   });
 
+  test('lets others in only when it is told to share', () => {
+    const shared = ['--share', '--host', '0.0.0.0', '--public-url', 'https://studio.example'];
+    expect(readConfig(shared, '/studio')).toMatchObject({
+      host: '0.0.0.0',
+      share: { publicUrl: 'https://studio.example' },
+    });
+    expect(readConfig([], '/studio')).not.toHaveProperty('share');
+    const owner = ['--make-owner', 'Petra', '--data', '/elsewhere'];
+    expect(readConfig(owner, '/studio')).toEqual({ kind: 'owner', name: 'Petra', dataDir: '/elsewhere' });
+  });
+
   test.each([
     ['--port', 'many'],
     ['--port', '99999'],
@@ -43,6 +54,8 @@ describe('the command line', () => {
     ['--empty', '--data', '/elsewhere'],
     ['--restore', '/a.tar'],
     ['--backup', '/a.tar', '--restore', '/b.tar'],
+    ['--make-owner', 'Petra', '--backup', '/a.tar'],
+    ['--public-url', 'https://studio.example'],
   ])('refuses %s %s', (...args) => {
     expect(() => readConfig(args.filter(Boolean), '/studio')).toThrow(StartError);
   });

@@ -3,6 +3,7 @@ import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { ArrangementDto } from '../library/collections/collection.dto';
 import { ArrangedProjectDto, ChangeProjectDto, NewProjectDto, ProjectDto } from './project.dto';
 import { ProjectsService } from './projects.service';
+import { May } from '../platform/access/may';
 
 /** Projects; a mix belongs to one, and with it its series and takes. */
 @ApiTags('projects')
@@ -11,24 +12,28 @@ export class ProjectsController {
   constructor(private readonly projects: ProjectsService) {}
 
   /** All of them, the oldest first. */
+  @May('see')
   @Get()
   @ApiOkResponse({ type: [ProjectDto] })
   list(): Promise<ProjectDto[]> {
     return this.projects.list();
   }
 
+  @May('manage')
   @Post()
   @ApiCreatedResponse({ type: ProjectDto })
   create(@Body() fields: NewProjectDto): Promise<ProjectDto> {
     return this.projects.create(fields);
   }
 
+  @May('see')
   @Get(':id')
   @ApiOkResponse({ type: ProjectDto })
   get(@Param('id') id: string): Promise<ProjectDto> {
     return this.projects.get(id);
   }
 
+  @May('manage')
   @Patch(':id')
   @ApiOkResponse({ type: ProjectDto })
   change(@Param('id') id: string, @Body() change: ChangeProjectDto): Promise<ProjectDto> {
@@ -36,6 +41,7 @@ export class ProjectsController {
   }
 
   /** Picks references, leaves some, moves some; the answer says what takes it back. */
+  @May('edit')
   @Post(':id/arrange')
   @HttpCode(200)
   @ApiOkResponse({ type: ArrangedProjectDto })

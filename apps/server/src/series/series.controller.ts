@@ -13,6 +13,7 @@ import { sendMade } from './sendMade';
 import { SeriesRunService } from './seriesRun.service';
 import { ShotsService } from './shots.service';
 import { TrialTakesService } from './trialTakes.service';
+import { May } from '../platform/access/may';
 
 @ApiTags('series')
 @Controller('series')
@@ -26,12 +27,14 @@ export class SeriesController {
     private readonly exporting: SeriesExportService,
   ) {}
 
+  @May('see')
   @Get()
   @ApiOkResponse({ type: [SeriesSummaryDto] })
   list(): Promise<SeriesSummaryDto[]> {
     return this.series.list();
   }
 
+  @May('edit')
   @Post()
   @ApiCreatedResponse({ type: SeriesDto })
   create(@Body() fields: NewSeriesDto): Promise<SeriesDto> {
@@ -39,30 +42,35 @@ export class SeriesController {
   }
 
   /** A series over a mix, with the mix's own prompt as its first shot. */
+  @May('edit')
   @Post('from-mix')
   @ApiCreatedResponse({ type: SeriesDto })
   fromMix(@Body() { mixId, name }: FromMixDto): Promise<SeriesDto> {
     return this.shots.fromMix(mixId, name);
   }
 
+  @May('see')
   @Get(':id')
   @ApiOkResponse({ type: SeriesDto })
   get(@Param('id') id: string): Promise<SeriesDto> {
     return this.series.get(id);
   }
 
+  @May('edit')
   @Patch(':id')
   @ApiOkResponse({ type: SeriesDto })
   change(@Param('id') id: string, @Body() change: ChangeSeriesDto): Promise<SeriesDto> {
     return this.series.change(id, change);
   }
 
+  @May('edit')
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.series.remove(id);
   }
 
+  @May('edit')
   @Post(':id/restore')
   @HttpCode(204)
   restore(@Param('id') id: string): Promise<void> {
@@ -70,6 +78,7 @@ export class SeriesController {
   }
 
   /** Renders what is missing or has changed. */
+  @May('edit')
   @Post(':id/render')
   @HttpCode(202)
   @ApiAcceptedResponse({ type: RenderedSeriesDto })
@@ -82,6 +91,7 @@ export class SeriesController {
   }
 
   /** What waits of a series waits until it goes on. */
+  @May('edit')
   @Post(':id/pause')
   @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
@@ -90,6 +100,7 @@ export class SeriesController {
     return this.series.get(id);
   }
 
+  @May('edit')
   @Post(':id/go-on')
   @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
@@ -99,6 +110,7 @@ export class SeriesController {
   }
 
   /** Stops what waits and what is rendered; finished takes stay. */
+  @May('edit')
   @Post(':id/stop')
   @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
@@ -109,6 +121,7 @@ export class SeriesController {
   }
 
   /** How far the takes hold together; those of a batch of tries when one is named. */
+  @May('see')
   @Get(':id/consistency')
   @ApiOkResponse({ type: ConsistencyDto })
   consistency(@Param('id') id: string, @Query('batch') batch?: string): Promise<ConsistencyDto> {
@@ -116,6 +129,7 @@ export class SeriesController {
   }
 
   /** Finds out which remedies of a shot that falls out help: tries each once, out of sight. Answers what is known by now. */
+  @May('edit')
   @Post(':id/shots/:shotId/remedies')
   @HttpCode(202)
   @ApiAcceptedResponse({ type: ConsistencyDto })
@@ -131,6 +145,7 @@ export class SeriesController {
   }
 
   /** Tries something for one shot, beside its takes. */
+  @May('edit')
   @Post(':id/shots/:shotId/tries')
   @ApiCreatedResponse({ type: SeriesDto })
   tryRemedy(@Param('shotId') shotId: string, @Body() { label, plan }: ShotRemedyDto): Promise<SeriesDto> {
@@ -138,12 +153,14 @@ export class SeriesController {
   }
 
   /** Tries another source for one influence of the mix, over all shots. */
+  @May('edit')
   @Post(':id/swaps')
   @ApiCreatedResponse({ type: SeriesDto })
   trySwap(@Param('id') id: string, @Body() { quality = 'draft', ...swap }: SwapDto): Promise<SeriesDto> {
     return this.trials.trySwap(id, swap, quality);
   }
 
+  @May('edit')
   @Post(':id/tries/:batch/keep')
   @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
@@ -151,6 +168,7 @@ export class SeriesController {
     return this.trials.keep(id, batch);
   }
 
+  @May('edit')
   @Post(':id/tries/:batch/take-back')
   @HttpCode(200)
   @ApiOkResponse({ type: SeriesDto })
@@ -158,6 +176,7 @@ export class SeriesController {
     return this.trials.takeBack(id, batch);
   }
 
+  @May('edit')
   @Delete(':id/tries/:batch')
   @ApiOkResponse({ type: SeriesDto })
   drop(@Param('id') id: string, @Param('batch') batch: string): Promise<SeriesDto> {
@@ -165,6 +184,7 @@ export class SeriesController {
   }
 
   /** The keepers (or newest takes) as an archive, a contact sheet as PDF or PNG, or all measurements as CSV. */
+  @May('export')
   @Get(':id/export/:form')
   @ApiProduces('application/zip', 'application/pdf', 'image/png', 'text/csv')
   async export(@Param('id') id: string, @Param('form') form: string, @Res() response: Response): Promise<void> {

@@ -8,6 +8,7 @@ import { CONFIG, type Config } from '../platform/config';
 import { TakeEntity } from '../takes/take.entity';
 import { timeLeft } from '../takes/usualTime';
 import { DemoService } from './demo.service';
+import { May } from '../platform/access/may';
 
 class EngineDto {
   @ApiProperty() name!: string;
@@ -47,6 +48,7 @@ export class StudioController {
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
+  @May('see')
   @Get()
   @ApiOkResponse({ type: StudioDto })
   async get(): Promise<StudioDto> {

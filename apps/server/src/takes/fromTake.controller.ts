@@ -7,6 +7,7 @@ import { KINDS, type Kind } from '../library/reference.entity';
 import { IsId, Optional } from '../platform/input/decorators';
 import { Problem } from '../platform/problems/problem';
 import { TakesService } from './takes.service';
+import { May } from '../platform/access/may';
 
 /** A take that becomes a reference. */
 export class FromTakeDto {
@@ -23,6 +24,7 @@ export class FromTakeController {
   ) {}
 
   /** Makes a reference of a finished take, by the same way as a file. */
+  @May('edit')
   @Post('from-take')
   @ApiCreatedResponse({ type: ImportFileDto })
   async takeOver(@Body() { takeId, kind }: FromTakeDto): Promise<ImportFileDto> {

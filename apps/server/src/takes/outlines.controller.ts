@@ -6,6 +6,7 @@ import { BlobStore } from '../platform/blobs/blobStore';
 import { Problem } from '../platform/problems/problem';
 import { TakeEntity } from './take.entity';
 import { ENGINE, type TakeEngine } from './takeEngine';
+import { May } from '../platform/access/may';
 
 const OUTLINES: readonly OutlineOf[] = ['figure', 'head', 'clothes', 'sky', 'water', 'ground', 'plants', 'buildings'];
 
@@ -29,6 +30,7 @@ export class OutlinesController {
   ) {}
 
   /** What a take shows, by its outlines: figures with heads and clothes, then the grounds; none where its engine does not know. */
+  @May('see')
   @Get(':id/outlines')
   @ApiOkResponse({ type: [OutlineDto] })
   async outlines(@Param('id') id: string): Promise<OutlineDto[]> {

@@ -2,6 +2,7 @@ import { Controller, Param, Post } from '@nestjs/common';
 import { ApiCreatedResponse, ApiTags } from '@nestjs/swagger';
 import { SamplesService } from './samples.service';
 import { TakeDto } from './take.dto';
+import { May } from '../platform/access/may';
 
 @ApiTags('looks')
 @Controller('looks')
@@ -9,6 +10,7 @@ export class SamplesController {
   constructor(private readonly samples: SamplesService) {}
 
   /** Asks for a plate that shows what the look does. */
+  @May('edit')
   @Post(':id/sample')
   @ApiCreatedResponse({ type: TakeDto })
   sample(@Param('id') id: string): Promise<TakeDto> {

@@ -1,11 +1,14 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Req } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
+import { requireAskerMay } from '../platform/access/refusal';
 import { InForceDto, MixDto } from '../mixes/mix.dto';
 import { QUALITIES } from '../mixes/mix.entity';
 import { DeriveService } from './derive.service';
 import { InForceService } from './inForce.service';
 import { ChangeTakeDto, CoverDto, EnlargeDto, MoreLikeDto, NewTakeDto, TakeDto, WorkedDto } from './take.dto';
 import { TakesService } from './takes.service';
+import { May } from '../platform/access/may';
 
 @ApiTags('takes')
 @Controller('takes')
@@ -17,6 +20,7 @@ export class TakesController {
   ) {}
 
   /** The takes of a mix, newest first; those of shots belong to their series. */
+  @May('see')
   @Get()
   @ApiOkResponse({ type: [TakeDto] })
   list(@Query('mixId') mixId: string): Promise<TakeDto[]> {
@@ -24,6 +28,7 @@ export class TakesController {
   }
 
   /** Takes that were kept, of all mixes and series. */
+  @May('see')
   @Get('keepers')
   @ApiOkResponse({ type: [TakeDto] })
   keepers(): Promise<TakeDto[]> {
@@ -31,6 +36,7 @@ export class TakesController {
   }
 
   /** For every mix the picture that stands for it: its newest keeper, else its newest take, a draft only where there is nothing else. */
+  @May('see')
   @Get('covers')
   @ApiOkResponse({ type: [CoverDto] })
   covers(): Promise<CoverDto[]> {
@@ -38,6 +44,7 @@ export class TakesController {
   }
 
   /** The weights with which references, looks and characters were in kept takes. */
+  @May('see')
   @Get('worked')
   @ApiOkResponse({ type: [WorkedDto] })
   worked(@Query('ids') ids: string): Promise<WorkedDto[]> {
@@ -50,31 +57,38 @@ export class TakesController {
   }
 
   /** Takes that a reference, look or character had a part in. */
+  @May('see')
   @Get('made-with/:id')
   @ApiOkResponse({ type: [TakeDto] })
   madeWith(@Param('id') id: string): Promise<TakeDto[]> {
     return this.takes.madeWith(id);
   }
 
+  @May('edit')
   @Post()
   @ApiCreatedResponse({ type: TakeDto })
   ask(@Body() wish: NewTakeDto): Promise<TakeDto> {
     return this.takes.ask(wish);
   }
 
+  @May('see')
   @Get(':id')
   @ApiOkResponse({ type: TakeDto })
   get(@Param('id') id: string): Promise<TakeDto> {
     return this.takes.get(id);
   }
 
+  /** Rates a take or writes something to it; to keep or reject it is an edit. */
+  @May('comment')
   @Patch(':id')
   @ApiOkResponse({ type: TakeDto })
-  change(@Param('id') id: string, @Body() change: ChangeTakeDto): Promise<TakeDto> {
+  change(@Param('id') id: string, @Body() change: ChangeTakeDto, @Req() request: Request): Promise<TakeDto> {
+    if (change.keeper !== undefined || change.rejected !== undefined) requireAskerMay(request, 'edit');
     return this.takes.change(id, change);
   }
 
   /** What acts on the next take of a mix, defaults included. */
+  @May('see')
   @Get('in-force/:mixId')
   @ApiOkResponse({ type: InForceDto })
   inForceFor(@Param('mixId') mixId: string, @Query('quality') quality: string): Promise<InForceDto> {
@@ -82,6 +96,7 @@ export class TakesController {
   }
 
   /** Makes a take again, larger, with detail from its own references. */
+  @May('edit')
   @Post(':id/enlarge')
   @ApiCreatedResponse({ type: TakeDto })
   enlarge(@Param('id') id: string, @Body() { times }: EnlargeDto): Promise<TakeDto> {
@@ -89,6 +104,7 @@ export class TakesController {
   }
 
   /** Makes a take again by the engine as it is now; the one before stays. */
+  @May('edit')
   @Post(':id/redraw')
   @ApiCreatedResponse({ type: TakeDto })
   redraw(@Param('id') id: string): Promise<TakeDto> {
@@ -96,12 +112,14 @@ export class TakesController {
   }
 
   /** Takes that vary one. */
+  @May('edit')
   @Post(':id/more')
   @ApiCreatedResponse({ type: [TakeDto] })
   more(@Param('id') id: string, @Body() { count }: MoreLikeDto): Promise<TakeDto[]> {
     return this.deriving.more(id, count);
   }
 
+  @May('edit')
   @Post(':id/cancel')
   @HttpCode(200)
   @ApiOkResponse({ type: TakeDto })
@@ -110,12 +128,14 @@ export class TakesController {
   }
 
   /** A new mix with everything that made a take. */
+  @May('edit')
   @Post(':id/mix')
   @ApiCreatedResponse({ type: MixDto })
   mixOf(@Param('id') id: string): Promise<MixDto> {
     return this.deriving.mixOf(id);
   }
 
+  @May('edit')
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {

@@ -8,6 +8,7 @@ import path from 'path';
 import sharp from 'sharp';
 import request from 'supertest';
 import { createApplication } from '../application';
+import type { Share } from '../platform/share';
 import { JobsService } from '../platform/jobs/jobs.service';
 import type { MixDto } from '../mixes/mix.dto';
 import type { SearchDto } from '../library/catalogue/search.dto';
@@ -16,6 +17,7 @@ import type { ReferenceDto } from '../library/reference.dto';
 export interface TestStudio {
   readonly app: NestExpressApplication;
   readonly dataDir: string;
+  readonly url: string;
   /** Requests by supertest. */
   readonly ask: ReturnType<typeof request>;
   readonly jobs: JobsService;
@@ -24,7 +26,7 @@ export interface TestStudio {
 
 export async function openStudio(
   dataDir?: string,
-  options: { readonly vision?: boolean; readonly webDir?: string } = {},
+  options: { readonly vision?: boolean; readonly webDir?: string; readonly share?: Share } = {},
 ): Promise<TestStudio> {
   const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-test-')));
   const app = await createApplication({
@@ -37,12 +39,14 @@ export async function openStudio(
     backups: false,
     vision: options.vision ?? false,
     webDir: options.webDir,
+    ...(options.share && { share: options.share }),
   });
   const server = (await app.listen(0, '127.0.0.1')) as Server;
   const { port } = server.address() as { port: number };
   return {
     app,
     dataDir: folder,
+    url: `http://127.0.0.1:${port}`,
     ask: request(`http://127.0.0.1:${port}`),
     jobs: app.get(JobsService),
     close: async () => {

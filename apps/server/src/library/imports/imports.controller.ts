@@ -7,12 +7,14 @@ import { ImportFieldsDto } from '../reference.dto';
 import { KINDS } from '../reference.entity';
 import { DecideDto, ImportFileDto } from './import.dto';
 import { ImportsService } from './imports.service';
+import { May } from '../../platform/access/may';
 
 @ApiTags('library')
 @Controller('imports')
 export class ImportsController {
   constructor(private readonly imports: ImportsService) {}
 
+  @May('see')
   @Get()
   @ApiOkResponse({ type: [ImportFileDto] })
   list(): Promise<ImportFileDto[]> {
@@ -20,6 +22,7 @@ export class ImportsController {
   }
 
   /** Hands over one picture file; it is read in the background. */
+  @May('edit')
   @Post()
   @UseInterceptors(FileInterceptor('file'))
   @ApiConsumes('multipart/form-data')
@@ -43,6 +46,7 @@ export class ImportsController {
   }
 
   /** What to do with doubles: keep both, replace what is there by a new version, or skip. */
+  @May('edit')
   @Post('decide')
   @HttpCode(200)
   @ApiOkResponse({ type: [ImportFileDto] })
@@ -50,6 +54,7 @@ export class ImportsController {
     return this.imports.decide(decision);
   }
 
+  @May('edit')
   @Post('clear')
   @HttpCode(204)
   clear(): Promise<void> {

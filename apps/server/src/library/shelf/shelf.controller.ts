@@ -6,6 +6,7 @@ import { randomUUID } from 'crypto';
 import { EventsService } from '../../platform/events/events.service';
 import { Problem } from '../../platform/problems/problem';
 import { SHELF_KINDS, ShelfItemEntity, type ShelfKind } from './shelf.entity';
+import { May } from '../../platform/access/may';
 
 class NewShelfItemDto {
   @ApiProperty({ enum: SHELF_KINDS, enumName: 'ShelfKind' }) @IsIn(SHELF_KINDS) kind!: ShelfKind;
@@ -32,6 +33,7 @@ export class ShelfController {
     private readonly events: EventsService,
   ) {}
 
+  @May('see')
   @Get()
   @ApiOkResponse({ type: [ShelfItemDto] })
   async list(): Promise<ShelfItemDto[]> {
@@ -39,6 +41,7 @@ export class ShelfController {
     return items.map(({ id, kind, name, text }) => ({ id, kind, name, text }));
   }
 
+  @May('edit')
   @Post()
   @ApiCreatedResponse({ type: ShelfItemDto })
   async add(@Body() { kind, name, text }: NewShelfItemDto): Promise<ShelfItemDto> {
@@ -50,6 +53,7 @@ export class ShelfController {
     return { id: item.id, kind, name, text };
   }
 
+  @May('edit')
   @Delete(':id')
   @HttpCode(204)
   async remove(@Param('id') id: string): Promise<void> {

@@ -4,6 +4,7 @@ import path from 'path';
 import { CONFIG, type Config } from '../config';
 import { backupsDir, listBackups, manifestOf } from './backups';
 import { UpkeepService } from './upkeep.service';
+import { May } from '../access/may';
 
 /** A backup in the data folder. */
 export class BackupDto {
@@ -24,6 +25,7 @@ export class BackupController {
   ) {}
 
   /** All backups, newest first. */
+  @May('manage')
   @Get()
   @ApiOkResponse({ type: [BackupDto] })
   list(): BackupDto[] {
@@ -33,6 +35,7 @@ export class BackupController {
   }
 
   /** Makes a backup while people work. */
+  @May('manage')
   @Post()
   @HttpCode(201)
   @ApiCreatedResponse({ type: BackupDto })

@@ -4,6 +4,7 @@ import type { Response } from 'express';
 import { pipeline } from 'stream/promises';
 import { Problem } from '../problems/problem';
 import { BlobStore } from './blobStore';
+import { May } from '../access/may';
 
 /** The picture formats that the store hands out, by their first bytes. */
 function mediaType(head: Buffer): string {
@@ -19,6 +20,7 @@ function mediaType(head: Buffer): string {
 export class BlobsController {
   constructor(private readonly blobs: BlobStore) {}
 
+  @May('see')
   @Get(':hash')
   async get(@Param('hash') hash: string, @Res() response: Response): Promise<void> {
     const file = await this.blobs.open(hash);
@@ -30,7 +32,7 @@ export class BlobsController {
       response.set({
         'Content-Type': mediaType(head),
         'Content-Length': String(size),
-        'Cache-Control': 'public, max-age=31536000, immutable',
+        'Cache-Control': 'private, max-age=31536000, immutable',
         'Content-Security-Policy': "default-src 'none'; sandbox",
         'X-Content-Type-Options': 'nosniff',
       });

@@ -10,6 +10,7 @@ export type StudioEvent =
   | { readonly type: 'shelf' }
   | { readonly type: 'collection'; readonly id: string }
   | { readonly type: 'project'; readonly id: string }
+  | { readonly type: 'person'; readonly id: string }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
   | {

@@ -1,5 +1,6 @@
 import Database from 'better-sqlite3';
-import { readFileSync, writeFileSync } from 'fs';
+import { randomBytes } from 'crypto';
+import { readFileSync, rmSync, writeFileSync } from 'fs';
 import path from 'path';
 import { StartError } from './startError';
 
@@ -8,6 +9,8 @@ export interface Holder {
   readonly process: number;
   /** Where it answers; absent while it starts. */
   readonly url?: string;
+  /** What programs on this machine show that can read the folder: they may do what an owner may. */
+  readonly key: string;
   /** ISO 8601. */
   readonly since: string;
 }
@@ -16,6 +19,8 @@ export interface Holder {
 export interface Hold {
   /** Notes where this process answers, for others who ask. */
   answersAt(url: string): void;
+  /** What shows that somebody can read the folder. */
+  readonly key: string;
   release(): void;
 }
 
@@ -43,14 +48,17 @@ export function holdFolder(dir: string): Hold {
     database = new Database(path.join(dir, 'lock.db'), { timeout: 0 });
     database.pragma('journal_mode = DELETE');
     database.exec('BEGIN EXCLUSIVE');
+    const key = randomBytes(32).toString('base64url');
     const note = (url?: string) => {
-      const holder: Holder = { process: process.pid, url, since: new Date().toISOString() };
-      writeFileSync(holderFile(dir), JSON.stringify(holder));
+      const holder: Holder = { process: process.pid, url, key, since: new Date().toISOString() };
+      rmSync(holderFile(dir), { force: true });
+      writeFileSync(holderFile(dir), JSON.stringify(holder), { mode: 0o600 });
     };
     note();
     const held = database;
     return {
       answersAt: note,
+      key,
       release: () => {
         if (held.open) held.close();
       },

@@ -2,6 +2,7 @@ import { Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiOkResponse, ApiProperty, ApiTags } from '@nestjs/swagger';
 import { Problem } from '../problems/problem';
 import { JobsService } from './jobs.service';
+import { May } from '../access/may';
 
 /** A job that ended without being done. */
 export class TroubledJobDto {
@@ -20,6 +21,7 @@ export class JobsController {
   constructor(private readonly jobs: JobsService) {}
 
   /** Jobs that failed for good or were set aside, newest first. */
+  @May('see')
   @Get('troubled')
   @ApiOkResponse({ type: [TroubledJobDto] })
   async troubled(): Promise<TroubledJobDto[]> {
@@ -34,6 +36,7 @@ export class JobsController {
   }
 
   /** Puts a job back into the queue. */
+  @May('edit')
   @Post(':id/retry')
   @HttpCode(204)
   async retry(@Param('id') id: string): Promise<void> {

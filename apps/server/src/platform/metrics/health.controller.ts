@@ -3,6 +3,7 @@ import { Controller, Get, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { JobsService } from '../jobs/jobs.service';
+import { May } from '../access/may';
 
 /** What somebody who watches over a studio asks. */
 export interface Health {
@@ -21,6 +22,7 @@ export class HealthController {
   ) {}
 
   /** 200 while the studio can be worked with, 503 when its database does not answer or its disk is full. */
+  @May('anybody')
   @Get()
   async ask(@Res() response: Response): Promise<void> {
     const health: Health = { status: await this.status(), up: Math.round(process.uptime()) };

@@ -13,6 +13,8 @@ export interface ProblemDocument {
   readonly errors?: readonly FieldError[];
   /** The id of the request, by which the log knows it too: `urn:request:...`. */
   readonly instance?: string;
+  /** Seconds after which it can be tried again, where that is known; sent as the header of that name as well. */
+  readonly retryAfter?: number;
   /** The present state, where a write was based on an old one. */
   readonly current?: unknown;
 }
@@ -35,6 +37,15 @@ export class Problem extends Error {
 
   static notFound(what: string): Problem {
     return Problem.make(404, 'not-found', 'Not found', `${what} is not here. It may have been deleted.`);
+  }
+
+  /** Says what became of something that is not here, instead of what it is. */
+  static gone(detail: string): Problem {
+    return Problem.make(404, 'not-found', 'Not found', detail);
+  }
+
+  static notIn(detail: string): Problem {
+    return Problem.make(401, 'not-in', 'Sign in first', detail);
   }
 
   static invalid(errors: readonly FieldError[]): Problem {
@@ -70,7 +81,8 @@ export class Problem extends Error {
     return Problem.make(507, 'no-room', 'The disk is full', detail);
   }
 
-  static busy(detail: string): Problem {
-    return Problem.make(429, 'busy', 'Too much at once', detail);
+  /** `retryAfter`: seconds after which it can be tried again, where that is known. */
+  static busy(detail: string, more: Pick<ProblemDocument, 'retryAfter'> = {}): Problem {
+    return Problem.make(429, 'busy', 'Too much at once', detail, more);
   }
 }

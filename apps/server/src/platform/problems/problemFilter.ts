@@ -28,6 +28,7 @@ export class ProblemFilter implements ExceptionFilter {
     const id = response.getHeader(REQUEST_ID);
     if (document.status === 500) this.logger.error({ err: error, request: id });
     const said: ProblemDocument = typeof id === 'string' ? { ...document, instance: `urn:request:${id}` } : document;
+    if (document.retryAfter) response.set('Retry-After', String(document.retryAfter));
     response.status(document.status).type('application/problem+json').send(JSON.stringify(said));
   }
 

@@ -6,6 +6,7 @@ import { sendMade } from '../sendMade';
 import { HoldDto, NewSequenceDto, SequenceDto, SteadinessDto } from './sequence.dto';
 import { SEQUENCE_FORMS, SequenceExportService, type SequenceForm } from './sequenceExport.service';
 import { SequencesService } from './sequences.service';
+import { May } from '../../platform/access/may';
 
 /** Frames a second of an export. */
 const RATES = { least: 1, most: 30, usual: 12 };
@@ -19,6 +20,7 @@ export class SequencesController {
   ) {}
 
   /** The sequences of a series, newest first. */
+  @May('see')
   @Get('series/:id/sequences')
   @ApiOkResponse({ type: [SequenceDto] })
   list(@Param('id') id: string): Promise<SequenceDto[]> {
@@ -26,12 +28,14 @@ export class SequencesController {
   }
 
   /** Renders a shot as frames between a beginning and an end. */
+  @May('edit')
   @Post('series/:id/sequences')
   @ApiCreatedResponse({ type: SequenceDto })
   create(@Param('id') id: string, @Body() wish: NewSequenceDto): Promise<SequenceDto> {
     return this.sequences.create(id, wish);
   }
 
+  @May('see')
   @Get('sequences/:id')
   @ApiOkResponse({ type: SequenceDto })
   get(@Param('id') id: string): Promise<SequenceDto> {
@@ -39,24 +43,28 @@ export class SequencesController {
   }
 
   /** Renders all other frames once more, held by one that is finished. */
+  @May('edit')
   @Post('sequences/:id/hold')
   @ApiCreatedResponse({ type: SequenceDto })
   hold(@Param('id') id: string, @Body() { frame }: HoldDto): Promise<SequenceDto> {
     return this.sequences.holdBy(id, frame);
   }
 
+  @May('see')
   @Get('sequences/:id/steadiness')
   @ApiOkResponse({ type: SteadinessDto })
   steadiness(@Param('id') id: string): Promise<SteadinessDto> {
     return this.sequences.steadiness(id);
   }
 
+  @May('edit')
   @Delete('sequences/:id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.sequences.remove(id);
   }
 
+  @May('edit')
   @Post('sequences/:id/restore')
   @HttpCode(204)
   restore(@Param('id') id: string): Promise<void> {
@@ -64,6 +72,7 @@ export class SequencesController {
   }
 
   /** The frames as one moving picture (APNG, WebP) or as a folder of PNG files. */
+  @May('export')
   @Get('sequences/:id/export/:form')
   @ApiProduces('image/apng', 'image/webp', 'application/zip')
   async export(

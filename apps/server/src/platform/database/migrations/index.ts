@@ -9,6 +9,7 @@ import { Migration202612011 } from './migration202612011';
 import { Migration202612012 } from './migration202612012';
 import { Migration202612021 } from './migration202612021';
 import { Migration202612022 } from './migration202612022';
+import { Migration202612023 } from './migration202612023';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -23,4 +24,5 @@ export const MIGRATIONS = [
   { name: '202612012-archive', class: Migration202612012 },
   { name: '202612021-collections', class: Migration202612021 },
   { name: '202612022-projects', class: Migration202612022 },
+  { name: '202612023-people', class: Migration202612023 },
 ];
