@@ -10,6 +10,7 @@ import { startUndo } from './api/undoSteps';
 import { resumeChanges } from './api/unsentChanges';
 import { useMixes } from './api/queries';
 import { EventsProvider } from './api/events';
+import { SignInGate } from './parts/people/SignInGate';
 import { ImportPanel } from './parts/ImportPanel';
 import { ImportProvider } from './parts/imports';
 import { NoticeProvider } from './parts/notices';
@@ -106,6 +107,10 @@ const router = createBrowserRouter([
             path: 'sequences/:sequenceId',
             lazy: async () => ({ Component: (await import('./views/sequence/SequenceView')).SequenceView }),
           },
+          {
+            path: 'studio',
+            lazy: async () => ({ Component: (await import('./views/studio/StudioView')).StudioView }),
+          },
           { path: '*', element: <Navigate to="/library" replace /> },
         ],
       },
@@ -122,11 +127,13 @@ createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>
       <NoticeProvider>
-        <EventsProvider>
-          <Tooltip.Provider>
-            <RouterProvider router={router} />
-          </Tooltip.Provider>
-        </EventsProvider>
+        <SignInGate>
+          <EventsProvider>
+            <Tooltip.Provider>
+              <RouterProvider router={router} />
+            </Tooltip.Provider>
+          </EventsProvider>
+        </SignInGate>
       </NoticeProvider>
     </QueryClientProvider>
   </StrictMode>,

@@ -27,6 +27,14 @@ export class ServerProblem extends Error {
   }
 }
 
+const hearing = new Set<() => void>();
+
+/** Tells from now on when the studio no longer knows who asks; returns how to stop that. */
+export function onNotIn(hear: () => void): () => void {
+  hearing.add(hear);
+  return () => hearing.delete(hear);
+}
+
 interface Answer<T> {
   readonly data?: T;
   readonly error?: unknown;
@@ -42,6 +50,7 @@ export async function ask<T>(answer: Promise<Answer<T>>): Promise<T> {
     throw new ServerProblem(0, 'The studio does not answer. Your work is kept here; start it again and go on.');
   }
   if (result.response.ok) return result.data as T;
+  if (result.response.status === 401) hearing.forEach((hear) => hear());
   const problem = (result.error ?? {}) as { detail?: string; current?: unknown };
   throw new ServerProblem(result.response.status, problem.detail ?? 'That did not work. Try again.', problem.current);
 }

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
 import { api, ask, type Studio, type Take } from './client';
+import { holdStream } from './heldStream';
 import { keys } from './keys';
 import { concerns, touchedBy, type StudioEvent, type Touched } from './touched';
 
@@ -26,6 +27,7 @@ const TOUCHING = [
   'look',
   'character',
   'project',
+  'person',
   'collection',
   'shelf',
   'mix',
@@ -40,8 +42,6 @@ export function EventsProvider({ children }: { children: ReactNode }) {
   const client = useQueryClient();
   const [progress, setProgress] = useState<ReadonlyMap<string, Progress>>(new Map());
   useEffect(() => {
-    let source: EventSource | undefined;
-    let missed = false;
     // many pictures may come in at once: what they touch is read again a little later, together
     const due = new Map<string, { readonly timer: number; readonly holding?: Set<string> }>();
     const touch = ({ key, exact, holding, below, wait }: Touched) => {
@@ -73,10 +73,7 @@ export function EventsProvider({ children }: { children: ReactNode }) {
       client.setQueriesData<Take[]>({ queryKey: ['takes'], predicate: (q) => Array.isArray(q.state.data) }, (all) =>
         all?.some((t) => t.id === id) ? all.map((t) => (t.id === id ? { ...t, pictureUrl } : t)) : all,
       );
-    const open = () => {
-      if (source) return;
-      const stream = new EventSource('/api/v1/events');
-      source = stream;
+    const listen = (stream: EventSource) => {
       const on = <T,>(type: string, act: (data: T) => void) =>
         stream.addEventListener(type, (e) => act(JSON.parse((e as MessageEvent<string>).data) as T));
       for (const type of TOUCHING) on<StudioEvent>(type, hear);
@@ -92,30 +89,15 @@ export function EventsProvider({ children }: { children: ReactNode }) {
         client.setQueryData<Studio>(keys.studio, (s) => s && { ...s, demo });
         if (demo.done >= demo.total) void client.invalidateQueries();
       });
-      stream.onerror = () => (missed = true);
-      stream.onopen = () => {
-        // after a pause anything may have changed
-        if (missed) void client.invalidateQueries();
-        missed = false;
-      };
     };
-    const close = () => {
-      source?.close();
-      source = undefined;
-      missed = true;
-    };
-    // browsers allow few connections to one address: only windows in sight hold one open
-    const onSight = () => (document.visibilityState === 'visible' ? open() : close());
-    onSight();
-    document.addEventListener('visibilitychange', onSight);
-    window.addEventListener('pagehide', close);
-    window.addEventListener('pageshow', onSight);
+    const letGo = holdStream({
+      listen,
+      onMissed: () => void client.invalidateQueries(),
+      onRefused: () => void client.invalidateQueries({ queryKey: keys.me }),
+    });
     return () => {
-      close();
+      letGo();
       due.forEach(({ timer }) => window.clearTimeout(timer));
-      document.removeEventListener('visibilitychange', onSight);
-      window.removeEventListener('pagehide', close);
-      window.removeEventListener('pageshow', onSight);
     };
   }, [client]);
   return <ProgressContext.Provider value={progress}>{children}</ProgressContext.Provider>;

@@ -1,6 +1,11 @@
 /** The keys under which answers are kept. */
 export const keys = {
   studio: ['studio'] as const,
+  me: ['me'] as const,
+  people: ['people'] as const,
+  invitations: ['invitations'] as const,
+  sessions: ['sessions'] as const,
+  backups: ['backups'] as const,
   troubled: ['troubled'] as const,
   search: (query: string) => ['search', query] as const,
   reference: (id: string) => ['reference', id] as const,

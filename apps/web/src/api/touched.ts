@@ -69,6 +69,8 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
         { key: keys.projects, wait: 0 },
         { key: ['search'], wait: LATER },
       ];
+    case 'person':
+      return [keys.people, keys.invitations, keys.me].map((key) => ({ key, wait: 0 }));
     case 'shelf':
       return [{ key: keys.shelf, wait: 0 }];
     case 'mix':

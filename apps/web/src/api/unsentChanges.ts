@@ -33,7 +33,8 @@ const open = (): Promise<IDBPDatabase<Schema> | undefined> => {
 };
 
 /** True where a change may go well later: the studio did not answer. */
-export const mayGoWell = (error: unknown): boolean => error instanceof ServerProblem && error.status === 0;
+export const mayGoWell = (error: unknown): boolean =>
+  error instanceof ServerProblem && (error.status === 0 || error.status === 401);
 
 const noted = new WeakMap<UnsentChange, Promise<number | undefined>>();
 

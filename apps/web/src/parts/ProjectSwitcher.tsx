@@ -3,6 +3,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { chooseProject, placeIn } from '../api/projectChoice';
+import { useMay } from '../api/me';
 import { useProject, useProjects } from '../api/projects';
 import { ProjectDialog } from './ProjectDialog';
 
@@ -14,6 +15,7 @@ const OF_A_PROJECT = /^\/(bench|series|takes|sequences|compare)/;
 export function ProjectSwitcher() {
   const { data: projects } = useProjects();
   const project = useProject();
+  const manages = useMay('manage');
   const { pathname } = useLocation();
   const go = useNavigate();
   const [open, setOpen] = useState<'settings' | 'new' | undefined>(undefined);
@@ -53,13 +55,17 @@ export function ProjectSwitcher() {
                   </DropdownMenu.RadioItem>
                 ))}
             </DropdownMenu.RadioGroup>
-            <DropdownMenu.Separator className="my-1 h-px bg-line" />
-            <DropdownMenu.Item className={ITEM} onSelect={() => setOpen('settings')}>
-              About this project
-            </DropdownMenu.Item>
-            <DropdownMenu.Item className={ITEM} onSelect={() => setOpen('new')}>
-              New project
-            </DropdownMenu.Item>
+            {manages && (
+              <>
+                <DropdownMenu.Separator className="my-1 h-px bg-line" />
+                <DropdownMenu.Item className={ITEM} onSelect={() => setOpen('settings')}>
+                  About this project
+                </DropdownMenu.Item>
+                <DropdownMenu.Item className={ITEM} onSelect={() => setOpen('new')}>
+                  New project
+                </DropdownMenu.Item>
+              </>
+            )}
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

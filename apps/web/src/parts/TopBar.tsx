@@ -2,6 +2,7 @@ import { Bell, BellRing } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useStudio } from '../api/queries';
 import { LightChoice } from './LightChoice';
+import { OwnMark } from './people/OwnMark';
 import { ProjectSwitcher } from './ProjectSwitcher';
 import { useReadyNotice } from './readyNotice';
 import { ShortcutsDialog } from './ShortcutsDialog';
@@ -49,6 +50,7 @@ export function TopBar() {
         <TroubledJobs />
         <LightChoice />
         <ShortcutsDialog />
+        <OwnMark />
       </div>
     </header>
   );

@@ -31,7 +31,8 @@ function send(
       } catch {
         // no problem document: the general words stand
       }
-      resolve({ outcome: request.status >= 500 ? 'unreachable' : 'refused', reason });
+      const later = request.status >= 500 || request.status === 401;
+      resolve({ outcome: later ? 'unreachable' : 'refused', reason });
     };
     request.onerror = request.onabort = () => resolve({ outcome: 'unreachable' });
     const form = new FormData();

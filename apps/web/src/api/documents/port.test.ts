@@ -26,7 +26,7 @@ describe('what a failed write means', () => {
     expect((refused as Error).message).toBe(`No: ${status}`);
   });
 
-  test.each([408, 425, 429, 500, 502, 503, 504, 507])('%s may go well later', (status) => {
+  test.each([401, 408, 425, 429, 500, 502, 503, 504, 507])('%s may go well later', (status) => {
     const later = problem(status);
     expect(meaning(later, stored)).toBe(later);
   });

@@ -3,8 +3,8 @@ import { openDocument } from '../../shared/save/documents';
 import { Refused, Stale, type Port, type SaveQueue, type Stored } from '../../shared/save/saveQueue';
 import { ServerProblem } from '../client';
 
-/** Statuses after which the same request may go well later. */
-const LATER = [0, 408, 425, 429, 500, 502, 503, 504, 507];
+/** Statuses after which the same request may go well later: once the studio answers, once one has signed in again. */
+const LATER = [0, 401, 408, 425, 429, 500, 502, 503, 504, 507];
 
 /** Tells what a failed write means: overtaken, refused for good, or to be sent again. */
 export function meaning<D, S>(error: unknown, toStored: (document: D) => Stored<S>): unknown {
