@@ -1,23 +1,17 @@
-import { mkdir, mkdtemp } from 'fs/promises';
-import os from 'os';
 import path from 'path';
 import { By, Key } from 'selenium-webdriver';
 import sharp from 'sharp';
 import { Browser } from './browser';
 import { faultsOfAccess, tooWide } from './page';
-import { ROOT, RunningStudio } from './studio';
+import { shotsFolder } from './shots';
+import { RunningStudio } from './studio';
 
-/** Where the pictures of the views go: beside the docs for `npm run screenshots`, else where nobody keeps them. */
 let shots: string;
 
 let studio: RunningStudio;
 let browser: Browser;
 beforeAll(async () => {
-  const { URBILD_SCREENSHOTS } = process.env;
-  shots = URBILD_SCREENSHOTS
-    ? path.join(ROOT, 'docs/screenshots')
-    : await mkdtemp(path.join(os.tmpdir(), 'urbild-shots-'));
-  await mkdir(shots, { recursive: true });
+  shots = await shotsFolder();
   studio = await RunningStudio.start({ demo: true });
   browser = await Browser.open();
 });

@@ -19,7 +19,8 @@ export class RunningStudio {
     dataDir,
     port = 0,
     root = ROOT,
-  }: { demo?: boolean; dataDir?: string; port?: number; root?: string } = {}): Promise<RunningStudio> {
+    share = false,
+  }: { demo?: boolean; dataDir?: string; port?: number; root?: string; share?: boolean } = {}): Promise<RunningStudio> {
     const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-e2e-')));
     const args = [
       path.join(root, 'apps/server/dist/main.js'),
@@ -28,6 +29,7 @@ export class RunningStudio {
       '--data',
       folder,
       ...(demo ? [] : ['--no-demo']),
+      ...(share ? ['--share'] : []),
     ];
     const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
     const url = await new Promise<string>((resolve, reject) => {
