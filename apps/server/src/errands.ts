@@ -34,12 +34,7 @@ export async function runErrand(errand: Errand): Promise<string> {
 async function ownerOf(dataDir: string, name: string): Promise<string> {
   const hold = holdFolder(dataDir);
   try {
-    const database = databaseFile(dataDir);
-    checkFolder(
-      dataDir,
-      database,
-      MIGRATIONS.map((m) => m.name),
-    );
+    const database = checkedDatabase(dataDir);
     const options = databaseOptions(database, ENTITIES);
     return await makeOwner({ dataDir, name, options, password: await askPassword() });
   } finally {
@@ -64,12 +59,7 @@ async function backupOf(dataDir: string): Promise<string> {
     return body.name;
   }
   try {
-    const database = databaseFile(dataDir);
-    checkFolder(
-      dataDir,
-      database,
-      MIGRATIONS.map((m) => m.name),
-    );
+    const database = checkedDatabase(dataDir);
     const orm = await MikroORM.init({ ...databaseOptions(':memory:', ENTITIES) });
     const fields = blobFields(orm);
     await orm.close();
@@ -77,4 +67,15 @@ async function backupOf(dataDir: string): Promise<string> {
   } finally {
     hold.release();
   }
+}
+
+/** The database of a folder that this process holds. Throws a `StartError` where it is not one that this version can work on. */
+function checkedDatabase(dataDir: string): string {
+  const database = databaseFile(dataDir);
+  checkFolder(
+    dataDir,
+    database,
+    MIGRATIONS.map((m) => m.name),
+  );
+  return database;
 }

@@ -5,6 +5,7 @@ import { LightChoice } from './LightChoice';
 import { OwnMark } from './people/OwnMark';
 import { ProjectSwitcher } from './ProjectSwitcher';
 import { useReadyNotice } from './readyNotice';
+import { StudioSign } from './StudioSign';
 import { ShortcutsDialog } from './ShortcutsDialog';
 import { Tip } from './Tip';
 import { TroubledJobs } from './TroubledJobs';
@@ -23,10 +24,7 @@ export function TopBar() {
   return (
     <header className="flex h-11 items-center gap-8 max-[900px]:gap-4 border-b border-line bg-paper px-4">
       <div className="flex items-center gap-2.5">
-        <svg width="24" height="24" viewBox="0 0 24 24" aria-hidden="true">
-          <path d="M3 3h13v5h-2V5H5v9h3v2H3z" className="fill-ink" />
-          <rect x="10" y="10" width="11" height="11" className="fill-cinnabar" />
-        </svg>
+        <StudioSign size={24} />
         <span className="font-title text-xl font-semibold">Urbild</span>
       </div>
       <nav aria-label="Views" className="flex h-full gap-6 max-[900px]:gap-3.5">

@@ -1,4 +1,5 @@
 import type { FormEvent, ReactNode } from 'react';
+import { StudioSign } from '../StudioSign';
 
 interface Props {
   readonly title: string;
@@ -17,10 +18,7 @@ export function EntryFrame({ title, fault, onSubmit, children }: Props) {
   return (
     <div className="flex w-[380px] max-w-[94vw] flex-col gap-5">
       <div className="flex items-center gap-3">
-        <svg width="34" height="34" viewBox="0 0 24 24" aria-hidden="true">
-          <path d="M3 3h13v5h-2V5H5v9h3v2H3z" className="fill-ink" />
-          <rect x="10" y="10" width="11" height="11" className="fill-cinnabar" />
-        </svg>
+        <StudioSign size={34} />
         <h1 className="font-title text-2xl font-semibold">{title}</h1>
       </div>
       <form onSubmit={submit} className="flex flex-col gap-4 rounded-2xl border border-line bg-card p-5">

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { useSignIn } from '../../api/me';
 import { Button } from '../Button';
-import { EntryField, EntryFrame } from './EntryFrame';
+import { EntryFrame } from './EntryFrame';
+import { isLongEnough, NewPersonFields, NOBODY, type NewPerson } from './NewPersonFields';
 
 interface Props {
   readonly token: string;
@@ -21,9 +22,9 @@ export function Join({ token, onIn }: Props) {
     retry: false,
     staleTime: Infinity,
   });
-  const [fields, setFields] = useState({ name: '', login: '', password: '' });
+  const [fields, setFields] = useState(NOBODY);
   const [fault, setFault] = useState<string | undefined>(undefined);
-  const set = (some: Partial<typeof fields>) => setFields((now) => ({ ...now, ...some }));
+  const set = (some: Partial<NewPerson>) => setFields((now) => ({ ...now, ...some }));
   if (error) return <p role="alert">{error.message}</p>;
   if (!invitation)
     return <div className="skeleton h-64 w-[380px] rounded-2xl" role="status" aria-label="The link is being read" />;
@@ -47,37 +48,12 @@ export function Join({ token, onIn }: Props) {
       onSubmit={() => void submit()}
     >
       {!reset && (
-        <>
-          <p className="text-muted">
-            Your role: {ROLE_WORDS[role].label.toLowerCase()}. {ROLE_WORDS[role].sentence}
-          </p>
-          <EntryField
-            autoFocus
-            label="Your name"
-            hint="as the others read it"
-            fills="name"
-            value={fields.name}
-            onChange={(name) => set({ name })}
-          />
-        </>
+        <p className="text-muted">
+          Your role: {ROLE_WORDS[role].label.toLowerCase()}. {ROLE_WORDS[role].sentence}
+        </p>
       )}
-      <EntryField
-        autoFocus={reset}
-        label="Name to sign in with"
-        hint={reset ? 'the one that you have' : 'short, without spaces'}
-        fills="username"
-        value={fields.login}
-        onChange={(login) => set({ login })}
-      />
-      <EntryField
-        secret
-        label="Password"
-        hint="10 characters or more; a sentence is a good one"
-        fills="new-password"
-        value={fields.password}
-        onChange={(password) => set({ password })}
-      />
-      <Button look="main" type="submit" disabled={!fields.login.trim() || fields.password.length < 10}>
+      <NewPersonFields person={fields} known={reset} onSet={set} />
+      <Button look="main" type="submit" disabled={!fields.login.trim() || !isLongEnough(fields.password)}>
         {reset ? 'Set the password' : 'Come in'}
       </Button>
     </EntryFrame>

@@ -2,7 +2,7 @@ import { ROLE_WORDS } from '@urbild/core';
 import { Users } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link, useNavigate } from 'react-router';
-import { useMe, useSignIn } from '../../api/me';
+import { useMay, useMe, useSignIn } from '../../api/me';
 import { useNotice } from '../notices';
 import { Tip } from '../Tip';
 import { PersonMark } from './PersonMark';
@@ -12,6 +12,7 @@ const ITEM = 'flex cursor-default items-center gap-2 rounded-md px-3 py-1.5 outl
 /** Who one is here, and the way to the studio's people; for whoever works alone only the way. */
 export function OwnMark() {
   const { data: me } = useMe();
+  const edits = useMay('edit');
   const { signOut } = useSignIn();
   const tell = useNotice();
   const go = useNavigate();
@@ -31,7 +32,11 @@ export function OwnMark() {
   const { person } = me;
   return (
     <DropdownMenu.Root>
-      <DropdownMenu.Trigger aria-label={`You: ${person.name}`} className="rounded-lg p-0.5 hover:bg-shade">
+      <DropdownMenu.Trigger
+        aria-label={`You: ${person.name}`}
+        className="flex items-center gap-2 rounded-lg p-0.5 hover:bg-shade"
+      >
+        {!edits && <span className="pl-1.5 text-sm text-muted">{ROLE_WORDS[person.role].label}</span>}
         <PersonMark person={person} />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -95,6 +95,7 @@ describe('coming in', () => {
     open({ ...IN, person: { ...PETRA, role: 'viewer' } });
     expect(await screen.findByLabelText('prompt')).toBeInTheDocument();
     expect(screen.queryByText('may edit')).not.toBeInTheDocument();
+    expect(screen.getByText('Viewer')).toBeInTheDocument();
   });
 });
 

@@ -3,14 +3,14 @@ import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { keys } from '../../api/keys';
 import { Button } from '../../parts/Button';
-import { EntryField } from '../../parts/people/EntryFrame';
+import { isLongEnough, NewPersonFields, NOBODY, type NewPerson } from '../../parts/people/NewPersonFields';
 
 /** A studio of one's own: what is needed before others can come in is its owner. */
 export function FirstOwner() {
   const client = useQueryClient();
-  const [fields, setFields] = useState({ name: '', login: '', password: '' });
+  const [fields, setFields] = useState(NOBODY);
   const [fault, setFault] = useState<string | undefined>(undefined);
-  const set = (some: Partial<typeof fields>) => setFields((now) => ({ ...now, ...some }));
+  const set = (some: Partial<NewPerson>) => setFields((now) => ({ ...now, ...some }));
   const make = async () => {
     setFault(undefined);
     try {
@@ -33,28 +33,7 @@ export function FirstOwner() {
           void make();
         }}
       >
-        <EntryField
-          label="Your name"
-          hint="as the others will read it"
-          fills="name"
-          value={fields.name}
-          onChange={(name) => set({ name })}
-        />
-        <EntryField
-          label="Name to sign in with"
-          hint="short, without spaces"
-          fills="username"
-          value={fields.login}
-          onChange={(login) => set({ login })}
-        />
-        <EntryField
-          secret
-          label="Password"
-          hint="10 characters or more; a sentence is a good one"
-          fills="new-password"
-          value={fields.password}
-          onChange={(password) => set({ password })}
-        />
+        <NewPersonFields person={fields} onSet={set} />
         {fault && (
           <p role="alert" className="rounded-lg bg-blush px-3 py-2">
             {fault}
@@ -63,7 +42,7 @@ export function FirstOwner() {
         <Button
           look="main"
           type="submit"
-          disabled={!fields.name.trim() || !fields.login.trim() || fields.password.length < 10}
+          disabled={!fields.name.trim() || !fields.login.trim() || !isLongEnough(fields.password)}
         >
           Own this studio
         </Button>

@@ -3,6 +3,7 @@ import { api, ask } from '../../api/client';
 import { usePeopleActs, useSessions } from '../../api/people';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
+import { isLongEnough } from '../../parts/people/NewPersonFields';
 import { EntryField } from '../../parts/people/EntryFrame';
 
 /** What is one's own: by which browsers one is in, and one's password. */
@@ -87,7 +88,7 @@ function Password({ onDone }: { onDone: () => void }) {
         onChange={setThen}
       />
       <div className="flex gap-2">
-        <Button look="main" type="submit" disabled={!now || then.length < 10}>
+        <Button look="main" type="submit" disabled={!now || !isLongEnough(then)}>
           Change it
         </Button>
         <Button onClick={onDone}>Cancel</Button>
