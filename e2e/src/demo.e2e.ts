@@ -222,6 +222,7 @@ test('at 200 % zoom on a laptop nothing is lost: parts stand below each other, n
       ['/series', 'img[data-testid="shot-picture"]'],
       ['/cast/demo-ilse', 'aside[aria-label="Traits and readings"] h2'],
       ['/looks', 'section[aria-label="Pictures of the look"] img'],
+      ['/studio', 'section[aria-label="Backups"]'],
     ]) {
       await browser.driver.get(studio.url + address);
       await browser.find(ready);

@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Role } from '@urbild/core';
+import { NO_BLOB } from '../platform/blobs/blobFields';
 
 /** Somebody who works in the studio. */
 export const PersonEntity = defineEntity({
@@ -31,7 +32,7 @@ export const SessionEntity = defineEntity({
   properties: {
     id: p.string().primary(),
     /** SHA-256 of what the browser holds: whoever reads the database cannot come in by it. */
-    tokenHash: p.string().unique(),
+    tokenHash: p.string().unique().comment(NO_BLOB),
     personId: p.string().index(),
     /** What the browser says of itself. */
     browser: p.string(),
@@ -48,7 +49,7 @@ export const InvitationEntity = defineEntity({
   tableName: 'invitation',
   properties: {
     id: p.string().primary(),
-    tokenHash: p.string().unique(),
+    tokenHash: p.string().unique().comment(NO_BLOB),
     /** Whose password it makes new; null for somebody new. */
     personId: p.string().nullable(),
     /** Whom it is meant for, in the words of who made it. */

@@ -40,7 +40,7 @@ export function TopBar() {
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex items-center gap-4">
+      <div className="ml-auto flex items-center gap-4 max-[900px]:gap-1.5">
         <ProjectSwitcher />
         {studio && (
           <Doing demo={studio.demo} waiting={studio.queue.length} left={studio.secondsLeft} unread={studio.unread} />

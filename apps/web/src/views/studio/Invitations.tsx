@@ -26,7 +26,7 @@ export function Invitations() {
           void send();
         }}
       >
-        <fieldset className="grid grid-cols-4 gap-2">
+        <fieldset className="grid grid-cols-4 gap-2 max-[900px]:grid-cols-2">
           <legend className="sr-only">Their role</legend>
           {ROLES.map((one) => (
             <label

@@ -14,7 +14,7 @@ export function StudioView() {
   if (!me) return <div className="skeleton h-full" role="status" aria-label="The studio is being read" />;
   return (
     <div className="h-full overflow-auto">
-      <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_340px] gap-10 px-8 py-8">
+      <div className="mx-auto grid max-w-[1180px] grid-cols-[minmax(0,1fr)_340px] gap-10 px-8 py-8 max-[900px]:grid-cols-1 max-[900px]:px-4">
         <div className="flex min-w-0 flex-col gap-9">
           <h1 className="font-title text-3xl font-semibold">The studio</h1>
           {me.hasOwner ? <People /> : <FirstOwner />}
