@@ -36,7 +36,9 @@ export function OwnMark() {
         aria-label={`You: ${person.name}`}
         className="flex items-center gap-2 rounded-lg p-0.5 hover:bg-shade"
       >
-        {!edits && <span className="pl-1.5 text-sm text-muted max-[900px]:hidden">{ROLE_WORDS[person.role].label}</span>}
+        {!edits && (
+          <span className="pl-1.5 text-sm text-muted max-[900px]:hidden">{ROLE_WORDS[person.role].label}</span>
+        )}
         <PersonMark person={person} />
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
