@@ -1,7 +1,8 @@
 /** What was read of pictures, people and prompts when frozen.json was written; see made.test.ts. */
 import { PEOPLE_FAMILIES } from '../foreign/families';
 import { kept, sameCanvas } from './kept';
-import { briefOf, COMPARED, comparedBy, personOf, READ_PICTURES, readingsOf } from './readings';
+import { briefOf, COMPARED, comparedBy, measuredOf, personOf, READ_PICTURES, readingsOf } from './readings';
+import { tableDigests } from './parts';
 import { VOCABULARY_PROMPTS } from './vocabulary';
 
 (sameCanvas ? describe : describe.skip)('readings', () => {
@@ -15,6 +16,12 @@ import { VOCABULARY_PROMPTS } from './vocabulary';
   test.each([...READ_PICTURES.keys()])('of %s', (name) => {
     expect(readingsOf(READ_PICTURES.get(name)!)).toEqual(kept.read[name]);
   });
+
+  test.each([...READ_PICTURES.keys()])('parts of the engine, measuring %s', (name) => {
+    expect(measuredOf(name)).toEqual(kept.measured[name]);
+  });
+
+  test('of tables that were measured once', () => expect(tableDigests()).toEqual(kept.tables));
 
   test.each(PEOPLE_FAMILIES)('of somebody in $name', (family) => {
     expect(personOf(family)).toEqual(kept.people[family.name]);

@@ -44,6 +44,7 @@ import {
 import { foreignReferences } from '../foreign';
 import { FAMILIES, PEOPLE_FAMILIES } from '../foreign/families';
 import { digestOf } from './digest';
+import { headPartsOf, partsOf, tableDigests } from './parts';
 
 const pictureOf = ({ rgba, width, height }: { rgba: Uint8ClampedArray; width: number; height: number }): Picture =>
   pictureFromRgba(rgba, width, height);
@@ -108,7 +109,15 @@ export function personOf(family: (typeof PEOPLE_FAMILIES)[number]): Record<strin
   return {
     told: digestOf(readTraits(picture, frame)),
     exact: digestOf(readTraits(picture, frame, { exact: true })),
+    ...headPartsOf(picture),
   };
+}
+
+/** The picture of a name and what parts of the engine measure of it, beside the next one at its size. */
+export function measuredOf(name: string): Record<string, string> {
+  const names = [...READ_PICTURES.keys()];
+  const [picture, other] = [0, 1].map((k) => READ_PICTURES.get(names[(names.indexOf(name) + k) % names.length])!);
+  return partsOf(name, picture, resample(other, picture.width, picture.height));
 }
 
 /** What two pictures tell of each other: the second as the control of the first, a third as what should arrive. */
@@ -140,6 +149,8 @@ export const briefOf = (prompt: string): string =>
 /** Everything that is kept of readings, as it stands in frozen.json. */
 export interface Readings {
   readonly read: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  readonly measured: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  readonly tables: Readonly<Record<string, string>>;
   readonly people: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly compared: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly briefs: Readonly<Record<string, string>>;
@@ -156,6 +167,8 @@ const take = <T>(names: readonly string[], of: (name: string, k: number) => T): 
 /** Reads everything, for keeping. */
 export const readAll = (prompts: readonly string[]): Readings => ({
   read: take([...READ_PICTURES.keys()], (name) => readingsOf(READ_PICTURES.get(name)!)),
+  measured: take([...READ_PICTURES.keys()], measuredOf),
+  tables: tableDigests(),
   people: take(
     PEOPLE_FAMILIES.map((f) => f.name),
     (_, k) => personOf(PEOPLE_FAMILIES[k]),

@@ -1,6 +1,14 @@
 /** Requests whose pictures are kept, so that a change of structure cannot change a picture unseen. */
 import { createCanvas } from '@napi-rs/canvas';
-import { GIVES, MEDIA, pictureFromRgba, pictureToRgba, resampleToLongSide, type Picture } from '@urbild/core';
+import {
+  GIVES,
+  MEDIA,
+  pictureFromRgba,
+  pictureToRgba,
+  resampleToLongSide,
+  type Gives,
+  type Picture,
+} from '@urbild/core';
 import { createHash } from 'crypto';
 import { BuiltInEngine, type RenderRequest, type RequestInfluence } from '@urbild/engine';
 import { influence, request } from '@urbild/engine/tools';
@@ -83,8 +91,14 @@ const whole: readonly (readonly [string, Partial<RenderRequest>])[] = [
   ],
 ];
 
-/** The requests: one for each give, medium, extreme of a setting, kind of region, start and frame. */
-export const FROZEN: readonly { readonly name: string; readonly request: RenderRequest }[] = whole.map(
+/** Gives that take something of the forms of a picture: each with every picture, for what one shows another hides. */
+const EVERY: readonly Gives[] = ['look', 'layout', 'everything', 'place', 'thing'];
+const each: typeof whole = EVERY.flatMap((gives) =>
+  [...pictures.keys()].map((name) => [`${gives} of ${name}`, { influences: [of(name, { gives })] }] as const),
+);
+
+/** The requests: one for each give, medium, extreme of a setting, kind of region, start and frame; then many pictures. */
+export const FROZEN: readonly { readonly name: string; readonly request: RenderRequest }[] = [...whole, ...each].map(
   ([name, fields]) => ({ name, request: request({ ...SIZE, ...fields }) }),
 );
 
