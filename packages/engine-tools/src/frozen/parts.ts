@@ -46,7 +46,8 @@ const digests = (of: Readonly<Record<string, unknown>>): Digests =>
 
 /** What is measured of a picture as a look: lines, ends, surface, manner, inks and the medium it would be drawn in. */
 function lookParts(name: string, picture: Picture): Record<string, unknown> {
-  const reference = prepareReference(name, picture, 200);
+  // what is kept of a content must not be that of its larger picture
+  const reference = prepareReference(`${name}, to be measured`, picture, 200);
   const { swatches, tails, stroked } = measured(reference);
   const alone = [{ reference, share: 0.8 }];
   const { ridges, extremes, surface, regions, manner } = reference;

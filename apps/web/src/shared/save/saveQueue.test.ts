@@ -92,6 +92,18 @@ test('only what changed is sent', async () => {
   expect(server.writes).toEqual([{ prompt: 'reeds' }]);
 });
 
+test('a write that the server takes for no change, and gives no new version, is not sent again and again', async () => {
+  let writes = 0;
+  const port: Port<Mix> = {
+    send: (change, version) => Promise.resolve({ state: { ...START.state, ...change, ...(writes++, {}) }, version }),
+  };
+  const queue = new SaveQueue<Mix>(START, { port, keep: () => {} });
+  queue.change((s) => ({ ...s, prompt: 'a quay' }));
+  await jest.advanceTimersByTimeAsync(5000);
+  expect(writes).toBe(1);
+  expect(queue.view()).toMatchObject({ saved: true, state: { prompt: 'a quay' } });
+});
+
 test('what others did is merged field by field, in the answer to a write and from a read', async () => {
   const queue = open();
   server.other(weight('ilse', 0.4));

@@ -252,7 +252,8 @@ export class SaveQueue<S extends object> {
     this.wait = RETRY.first;
     // the server may keep it in another form than it was sent in
     this.mine = merge(sent, stored.state, this.mine).merged;
-    if (stored.version > this.base.version) this.base = stored;
+    // a write that changed nothing there has the version that was known
+    if (stored.version >= this.base.version) this.base = stored;
     this.options.onSaved?.(stored);
   }
 
