@@ -166,6 +166,13 @@ function failureOf(where, ...args) {
   return { suite, test: /^ {2}● (.+)$/m.exec(stderr)?.[1] ?? 'the run did not come to its end' };
 }
 
+/** The suites of what is kept of pictures and readings that a file can change, the likeliest first. */
+function frozenFor(file) {
+  if (/engine\/src\/painter\//.test(file)) return ['painted', 'made', 'readings'];
+  if (/engine\/src\/(understand|traits|measure)\/|packages\/core\//.test(file)) return ['readings', 'made', 'painted'];
+  return /engine\//.test(file) ? ['made', 'readings', 'painted'] : [];
+}
+
 /**
  * What is tried for a change, in this order: the tests beside the file, those of its package, the frozen pictures, all tests that stand
  * on it.
@@ -177,9 +184,7 @@ function trials(file) {
     ...(/packages\/core\//.test(file)
       ? [['elsewhere', '--bail', '--passWithNoTests', '--selectProjects', 'core', '--findRelatedTests', file]]
       : []),
-    ...(/packages\/(engine|core)\//.test(file)
-      ? [['pictures', '--bail', '--selectProjects', 'tools', '--testPathPatterns', 'frozen']]
-      : []),
+    ...frozenFor(file).map((name) => ['pictures', '--selectProjects', 'tools', '--testPathPatterns', `frozen/${name}`]),
     ...(said.near && file.startsWith('packages/engine/')
       ? []
       : [['elsewhere', '--bail', '--passWithNoTests', '--findRelatedTests', file]]),

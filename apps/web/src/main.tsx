@@ -10,6 +10,7 @@ import { startUndo } from './api/undoSteps';
 import { resumeChanges } from './api/unsentChanges';
 import { useMixes } from './api/queries';
 import { EventsProvider } from './api/events';
+import { PlacesProvider } from './parts/people/PlacesProvider';
 import { SignInGate } from './parts/people/SignInGate';
 import { ImportPanel } from './parts/ImportPanel';
 import { ImportProvider } from './parts/imports';
@@ -32,14 +33,16 @@ function Frame() {
     <ImportProvider>
       <WeighProvider>
         <SkipPanel />
-        <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
-          <TopBar />
-          <main className="relative min-h-0 min-w-0">
-            <Outlet />
-            <ImportPanel />
-            <StudioStatus />
-          </main>
-        </div>
+        <PlacesProvider>
+          <div className="grid h-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)]">
+            <TopBar />
+            <main className="relative min-h-0 min-w-0">
+              <Outlet />
+              <ImportPanel />
+              <StudioStatus />
+            </main>
+          </div>
+        </PlacesProvider>
       </WeighProvider>
     </ImportProvider>
   );

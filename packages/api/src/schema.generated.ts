@@ -240,6 +240,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/presence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PresenceController_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/me/places/{window}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PresenceController_be"];
+        post?: never;
+        delete: operations["PresenceController_leave"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/masks": {
         parameters: {
             query?: never;
@@ -1812,6 +1844,35 @@ export interface components {
             /** @description whom it is meant for */
             note?: string;
             mayExport?: boolean;
+        };
+        PlaceDto: {
+            /**
+             * @description path of the page, without what is asked of it
+             * @example /bench/demo-mix
+             */
+            at: string;
+            /**
+             * @description what of that they hold
+             * @example influence a
+             */
+            holds?: string;
+            /** @description the id of the person */
+            person: string;
+            name: string;
+            /** @description hue of their mark, degrees */
+            hue: number;
+        };
+        HereDto: {
+            /**
+             * @description path of the page, without what is asked of it
+             * @example /bench/demo-mix
+             */
+            at: string;
+            /**
+             * @description what of that they hold
+             * @example influence a
+             */
+            holds?: string;
         };
         MaskDto: {
             /** @description its hash, by which mixes name it */
@@ -3675,6 +3736,67 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PersonDto"];
                 };
+            };
+        };
+    };
+    PresenceController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceDto"][];
+                };
+            };
+        };
+    };
+    PresenceController_be: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                window: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HereDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    PresenceController_leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                window: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

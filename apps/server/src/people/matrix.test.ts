@@ -32,6 +32,8 @@ const VIEWER = `
   GET /mixes/{id}
   GET /mixes/{id}/versions
   GET /people
+  DELETE PUT /me/places/{window}
+  GET /presence
   GET /projects
   GET /projects/{id}
   GET /references

@@ -28,6 +28,7 @@ const TOUCHING = [
   'character',
   'project',
   'person',
+  'presence',
   'collection',
   'shelf',
   'mix',

@@ -3,6 +3,7 @@ export const keys = {
   studio: ['studio'] as const,
   me: ['me'] as const,
   people: ['people'] as const,
+  presence: ['presence'] as const,
   invitations: ['invitations'] as const,
   sessions: ['sessions'] as const,
   backups: ['backups'] as const,

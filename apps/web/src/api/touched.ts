@@ -71,6 +71,8 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
       ];
     case 'person':
       return [keys.people, keys.invitations, keys.me].map((key) => ({ key, wait: 0 }));
+    case 'presence':
+      return [{ key: keys.presence, wait: 0 }];
     case 'shelf':
       return [{ key: keys.shelf, wait: 0 }];
     case 'mix':

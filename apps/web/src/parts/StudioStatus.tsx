@@ -3,12 +3,14 @@ import type { Mix, Reference } from '../api/client';
 import { keys } from '../api/keys';
 import { useStudio } from '../api/queries';
 import type { Character, Look } from '../api/sheets';
+import { useMe } from '../api/me';
 import { SaveStatus } from '../shared/save/SaveStatus';
 
 /** What a person has to know whatever view is open: what is not saved, and whether the disk is full. */
 export function StudioStatus() {
   const client = useQueryClient();
   const { data: studio } = useStudio();
+  const { data: me } = useMe();
   /** The name of a reference, look or character, or of what stands behind an influence of an open mix. */
   const nameOf = (id: string): string | undefined => {
     const influence = client
@@ -32,7 +34,7 @@ export function StudioStatus() {
           <strong>The disk is full.</strong> Nothing is lost; what is queued goes on by itself when there is room.
         </p>
       )}
-      <SaveStatus nameOf={nameOf} />
+      <SaveStatus nameOf={nameOf} shared={me?.alone === false} />
     </>
   );
 }

@@ -2,6 +2,7 @@ import { Bell, BellRing } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useStudio } from '../api/queries';
 import { LightChoice } from './LightChoice';
+import { AlsoHere } from './people/AlsoHere';
 import { OwnMark } from './people/OwnMark';
 import { ProjectSwitcher } from './ProjectSwitcher';
 import { useReadyNotice } from './readyNotice';
@@ -48,6 +49,7 @@ export function TopBar() {
         <TroubledJobs />
         <LightChoice />
         <ShortcutsDialog />
+        <AlsoHere />
         <OwnMark />
       </div>
     </header>

@@ -10,6 +10,11 @@ export class Endings {
     this.over.next(session);
   }
 
+  /** The sessions that are over, from now on. */
+  get all(): Observable<string> {
+    return this.over;
+  }
+
   /** Emits once when a session is over; never for whoever works alone. */
   of(session: string | undefined): Observable<string> {
     return session === undefined

@@ -7,9 +7,11 @@ export const initialsOf = (name: string): string => {
   return told.map((part) => [...part][0].toLocaleUpperCase()).join('');
 };
 
+const SIZES = { tiny: 'size-5 text-[10px]', small: 'size-7 text-xs', large: 'size-10 text-base' } as const;
+
 interface Props {
   readonly person: Pick<Person, 'name' | 'hue'>;
-  readonly size?: 'small' | 'large';
+  readonly size?: keyof typeof SIZES;
 }
 
 /** Somebody's mark: their initials on a swatch of their colour, cut at one corner. */
@@ -18,7 +20,7 @@ export function PersonMark({ person: { name, hue }, size = 'small' }: Props) {
     <span
       aria-hidden
       style={{ background: `oklch(0.46 0.1 ${hue})`, clipPath: 'polygon(0 0, 100% 0, 100% 72%, 72% 100%, 0 100%)' }}
-      className={`grid shrink-0 place-items-center font-semibold text-white ${size === 'small' ? 'size-7 text-xs' : 'size-10 text-base'}`}
+      className={`grid shrink-0 place-items-center font-semibold text-white ${SIZES[size]}`}
     >
       {initialsOf(name)}
     </span>

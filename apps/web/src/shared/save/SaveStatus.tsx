@@ -7,10 +7,12 @@ import { troubledDocuments, watchDocuments, type Trouble } from './documents';
 interface Props {
   /** What stands behind an id in a path, by its name. */
   readonly nameOf: (id: string) => string | undefined;
+  /** Others work in the studio too: it need not have been another window of one's own. */
+  readonly shared: boolean;
 }
 
 /** Tells what is not saved yet and why, and asks about fields that two have changed. Nothing is shown while all is well. */
-export function SaveStatus({ nameOf }: Props) {
+export function SaveStatus({ nameOf, shared }: Props) {
   const troubles = useSyncExternalStore(watchDocuments, troubledDocuments);
   const problem = troubles.find((t) => t.problem)?.problem;
   const conflicts = troubles.flatMap((t) => t.conflicts.map((conflict) => ({ trouble: t, conflict })));
@@ -29,19 +31,21 @@ export function SaveStatus({ nameOf }: Props) {
           trouble={trouble}
           conflict={conflict}
           nameOf={nameOf}
+          shared={shared}
         />
       ))}
     </div>
   );
 }
 
-function Question({ trouble, conflict, nameOf }: Props & { trouble: Trouble; conflict: Conflict }) {
+function Question({ trouble, conflict, nameOf, shared }: Props & { trouble: Trouble; conflict: Conflict }) {
   const decide = (take: 'mine' | 'theirs') => trouble.queue.decide(conflict, take);
   return (
     <section className="rounded-lg border border-edge bg-card px-4 py-2 shadow-lg" aria-label="Changed twice">
       <p>
-        The <strong>{wordsFor(conflict.path, nameOf)}</strong> was changed in another window too:{' '}
-        {valueText(conflict.theirs)} there, {valueText(conflict.mine)} here. Saving waits until you choose.
+        The <strong>{wordsFor(conflict.path, nameOf)}</strong> was changed{' '}
+        {shared ? 'by somebody else' : 'in another window'} too: {valueText(conflict.theirs)} there,{' '}
+        {valueText(conflict.mine)} here. Saving waits until you choose.
       </p>
       <div className="mt-2 flex gap-2">
         <Button onClick={() => decide('mine')}>Keep mine</Button>

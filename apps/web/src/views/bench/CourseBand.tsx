@@ -3,6 +3,7 @@ import type { Take } from '../../api/client';
 import { useWorked } from '../../api/trials';
 import type { Lookup } from '../../shared/mix/lookup';
 import { InfluenceChart } from './InfluenceChart';
+import { HeldBy } from '../../parts/people/HeldBy';
 import { Lane, LANE } from './Lane';
 import type { CourseActs } from './useCourseActs';
 import type { ChartChannel } from './shares';
@@ -41,10 +42,11 @@ export function CourseBand({ mix, take, lookup, channel, acts }: Props) {
       <div ref={band} className="relative" onPointerMove={readOff} onPointerLeave={() => setAt(undefined)}>
         <Ticks />
         <InfluenceChart mix={weighing} channel={channel} hues={hues} />
-        <div className="relative" style={{ height: LANE }}>
+        <div data-held="words" className="relative" style={{ height: LANE }}>
           <div className="absolute inset-y-1.5 right-0 left-0 overflow-hidden rounded border border-line bg-card/60">
             <WordsLane prompt={mix.prompt} take={take} onChange={acts.say} />
           </div>
+          <HeldBy what="words" />
         </div>
         <div className="relative">
           {mix.influences.map((i) => (

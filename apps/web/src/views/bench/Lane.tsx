@@ -1,6 +1,7 @@
 import { MAX_WEIGHT } from '@urbild/core';
 import type { KeyboardEvent } from 'react';
 import type { MixInfluence } from '../../api/client';
+import { HeldBy } from '../../parts/people/HeldBy';
 import { HUES, type Hue } from '../../theme/kinds';
 import { READY_SPANS } from './influences';
 import { LaneBar } from './LaneBar';
@@ -43,7 +44,12 @@ export function Lane({ influence, name, hue, band, onChange, onRemove, onMove, o
     e.preventDefault();
   };
   return (
-    <div className="relative border-t border-line/70" style={{ height: LANE }} onKeyDown={onKey}>
+    <div
+      data-held={`influence ${influence.id}`}
+      className="relative border-t border-line/70"
+      style={{ height: LANE }}
+      onKeyDown={onKey}
+    >
       {worked && <Worked worked={worked} hue={hue} />}
       <div
         className="absolute bottom-0.5 rounded-sm"
@@ -58,6 +64,7 @@ export function Lane({ influence, name, hue, band, onChange, onRemove, onMove, o
         <SpanHandles name={name} span={{ from, to }} hue={hue} band={band} onChange={onChange} />
         <WeightHandle name={name} weight={weight} tallest={TALLEST} onChange={onChange} />
       </div>
+      <HeldBy what={`influence ${influence.id}`} />
     </div>
   );
 }

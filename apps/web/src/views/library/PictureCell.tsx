@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { Heart, TriangleAlert } from 'lucide-react';
 import { memo, use, type KeyboardEvent, type MouseEvent } from 'react';
 import type { Reference } from '../../api/client';
+import { HeldBy } from '../../parts/people/HeldBy';
 import { KindSign } from '../../parts/KindSign';
 import { GapContext } from './gaps';
 
@@ -51,6 +52,7 @@ export const PictureCell = memo(
         type="button"
         role="option"
         data-id={id}
+        data-held={`picture ${id}`}
         aria-selected={selected}
         aria-label={
           r ? `${r.alt}, ${r.kind}${r.rating ? `, rated ${r.rating}` : ''}` : 'A picture that is being loaded'
@@ -69,6 +71,7 @@ export const PictureCell = memo(
             aria-hidden
           />
         )}
+        <HeldBy what={`picture ${id}`} />
         {r && (
           <>
             <img

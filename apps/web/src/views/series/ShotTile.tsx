@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
 import type { FallsOut, Shot, ShotTake } from '../../api/client';
 import { useProgress, type Progress } from '../../api/events';
+import { HeldBy } from '../../parts/people/HeldBy';
 import { Ring } from '../../parts/PencilMarks';
 import { percent } from '../../shared/forms/figures';
 import { lead, tries, underWay } from './shots';
@@ -51,6 +52,7 @@ export const ShotTile = memo(function ShotTile({
         ref={setDrag}
         type="button"
         id={`shot-${shot.id}`}
+        data-held={`shot ${shot.id}`}
         aria-pressed={chosen}
         aria-label={`Shot ${number}: ${shot.title}${state.length ? ` (${state.join('; ')})` : ''}`}
         {...listeners}
@@ -75,6 +77,7 @@ export const ShotTile = memo(function ShotTile({
         )}
         <Signs keeper={!!take?.keeper} falls={!!fall} stale={stale} />
         {next && <UnderWay take={next} progress={progress} />}
+        <HeldBy what={`shot ${shot.id}`} />
       </button>
       <div className="mt-1.5 text-caption">
         <div className={`truncate leading-tight font-semibold ${worded ? 'font-title text-lg' : 'text-sm'}`}>

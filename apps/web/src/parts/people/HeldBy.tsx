@@ -1,0 +1,24 @@
+import { PersonMark } from './PersonMark';
+import { usePlaces } from './PlacesProvider';
+
+/**
+ * Marks a part of a page that others hold just now, in their colours. Stands within an element that is positioned and has `what` as its
+ * `data-held`.
+ */
+export function HeldBy({ what }: { what: string }) {
+  const holders = usePlaces().holding.get(what);
+  if (!holders) return null;
+  return (
+    <span
+      className="pointer-events-none absolute inset-0 z-10 border-2"
+      style={{ borderColor: `oklch(0.46 0.1 ${holders[0].hue})` }}
+    >
+      <span className="absolute right-0 bottom-0 flex">
+        {holders.map((place) => (
+          <PersonMark key={place.person} person={place} size="tiny" />
+        ))}
+      </span>
+      <span className="sr-only">{holders.map(({ name }) => name).join(', ')} works on this</span>
+    </span>
+  );
+}

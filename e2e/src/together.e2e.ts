@@ -1,0 +1,146 @@
+import path from 'path';
+import { Key, Origin, type WebElement } from 'selenium-webdriver';
+import type { Driver } from 'selenium-webdriver/chrome';
+import { Browser } from './browser';
+import { bringIn, faultsOfAccess } from './page';
+import { shotsFolder } from './shots';
+import { RunningStudio } from './studio';
+
+const PASSWORD = { petra: 'a sentence for petra', juna: 'a sentence for juna' };
+
+let studio: RunningStudio;
+let petra: Browser;
+let juna: Browser;
+let mixId: string;
+
+/** What is asked of the studio by nobody's page; answers with the cookie that was set, if any. */
+async function send<T>(address: string, body: unknown, cookie = ''): Promise<{ answer: T; cookie: string }> {
+  const answered = await fetch(`${studio.url}/api/v1${address}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', cookie },
+    body: JSON.stringify(body),
+  });
+  if (!answered.ok) throw new Error(`${address}: ${await answered.text()}`);
+  const text = await answered.text();
+  return {
+    answer: (text ? JSON.parse(text) : undefined) as T,
+    cookie: answered.headers.get('set-cookie')?.split(';')[0] ?? '',
+  };
+}
+interface Mix {
+  readonly id: string;
+  readonly prompt: string;
+  readonly influences: readonly { readonly weight: number }[];
+}
+let cookie: string;
+const mix = async () =>
+  (await (await fetch(`${studio.url}/api/v1/mixes/${mixId}`, { headers: { cookie } })).json()) as Mix;
+
+/** A studio with a mix of two lanes, made alone, then shared with an owner and an editor. */
+async function prepare(): Promise<void> {
+  studio = await RunningStudio.start();
+  const references = await Promise.all([1, 2].map((seed) => bringIn(studio, seed, `cloth ${seed}`)));
+  const lane = { gives: 'look', weight: 1, from: 0, to: 1, reading: 'normal', on: true };
+  const influences = references.map((referenceId, k) => ({ ...lane, id: `i${k}`, referenceId }));
+  mixId = (await send<Mix>('/mixes', { name: 'Shared', prompt: 'Ilse in the harbour', influences })).answer.id;
+  await send('/people/owner', { name: 'Petra Wild', login: 'petra', password: PASSWORD.petra });
+  await studio.stop();
+  studio = await RunningStudio.start({ dataDir: studio.dataDir, share: true });
+  ({ cookie } = await send('/me/session', { login: 'petra', password: PASSWORD.petra }));
+  const link = await send<{ path: string }>('/invitations', { role: 'editor', note: '' }, cookie);
+  await send(link.answer.path, { name: 'Juna Berg', login: 'juna', password: PASSWORD.juna });
+}
+/** Signs somebody in where the mix is. */
+async function comeIn(browser: Browser, login: 'petra' | 'juna'): Promise<void> {
+  await browser.driver.get(`${studio.url}/bench/${mixId}?drafts=off`);
+  const name = await browser.find('form input[autocomplete=username]');
+  await name.click();
+  await browser.driver.actions().sendKeys(login, Key.TAB, PASSWORD[login], Key.ENTER).perform();
+  await weight(1, browser);
+}
+beforeAll(async () => {
+  await prepare();
+  [petra, juna] = [await Browser.open(), await Browser.open()];
+  await comeIn(petra, 'petra');
+  await comeIn(juna, 'juna');
+});
+afterAll(async () => {
+  await petra?.close();
+  await juna?.close();
+  await studio?.remove();
+});
+
+const saved = (browser: Browser) =>
+  browser.until('everything to be saved', () => browser.driver.executeScript<boolean>('return window.urbildSaved'));
+const weight = (lane: number, browser: Browser): Promise<WebElement> =>
+  browser.until('the lane', async () => (await browser.all('[role=slider][aria-label*=": weight"]'))[lane]);
+const valueOf = async (lane: number, browser: Browser) =>
+  Number(await (await weight(lane, browser)).getAttribute('aria-valuenow'));
+const textOf = ({ driver }: Browser) => driver.executeScript<string>('return document.body.innerText');
+
+test('each sees who is here too, and what of the mix they hold', async () => {
+  await petra.find('a[aria-label="Juna Berg is here too"]');
+  await (await weight(1, juna)).sendKeys(Key.ARROW_UP);
+  await petra.until('the mark at the lane', async () =>
+    petra.driver.executeScript<boolean>(
+      `return [...document.querySelectorAll('[data-held="influence i1"] .sr-only')].some((e) => e.textContent.startsWith('Juna Berg works on this'))`,
+    ),
+  );
+  expect(await faultsOfAccess(petra)).toEqual([]);
+  await petra.screenshot(path.join(await shotsFolder(), 'together.png'));
+});
+
+test('while one drags a weight the other changes another lane and the words: all of it stays, and is seen within a second', async () => {
+  const [before] = (await mix()).influences;
+  const handle = await weight(0, petra);
+  const drag = petra.driver.actions({ async: true }).move({ origin: handle });
+  await drag.press().move({ origin: Origin.POINTER, y: -4 }).move({ origin: Origin.POINTER, y: -4 }).perform();
+  const held = await valueOf(0, petra);
+  expect(held).not.toBe(before.weight);
+  await (await weight(1, juna)).sendKeys(Key.HOME);
+  const words = await juna.find('button[aria-label^="The prompt:"]');
+  await words.click();
+  await (await juna.find('input[aria-label="The prompt"]')).sendKeys(' at dusk', Key.ENTER);
+  await saved(juna);
+  const since = Date.now();
+  await petra.until('what the other did', async () => (await textOf(petra)).includes('at dusk'), 5);
+  expect(Date.now() - since).toBeLessThan(1000);
+  expect(await valueOf(1, petra)).toBe(0);
+  // what one holds does not jump
+  expect(await valueOf(0, petra)).toBe(held);
+  await petra.driver.actions({ async: true }).release().perform();
+  await saved(petra);
+  const let_go = Date.now();
+  await juna.until('the weight', async () => (await valueOf(0, juna)) === held, 5);
+  expect(Date.now() - let_go).toBeLessThan(1000);
+  expect(await mix()).toMatchObject({
+    prompt: 'Ilse in the harbour at dusk',
+    influences: [{ weight: held }, { weight: 0 }],
+  });
+});
+
+test('the same weight changed by both is asked about, and the answer is what both see', async () => {
+  const offline = (is: boolean) =>
+    (juna.driver as Driver).setNetworkConditions({
+      offline: is,
+      latency: 0,
+      download_throughput: -1,
+      upload_throughput: -1,
+    });
+  await offline(true);
+  await (await weight(0, juna)).sendKeys(Key.HOME);
+  await (await weight(0, petra)).sendKeys(Key.END);
+  await saved(petra);
+  await offline(false);
+  const question = await juna.until(
+    'the question',
+    async () => (await juna.all('[aria-label="Changed twice"]'))[0],
+    30,
+  );
+  expect(await question.getText()).toMatch(/weight of cloth 1 was changed by somebody else too: 2 there, 0 here/);
+  expect(await faultsOfAccess(juna)).toEqual([]);
+  await (await juna.button('Keep mine')).click();
+  await saved(juna);
+  await petra.until('the answer', async () => (await valueOf(0, petra)) === 0);
+  expect((await mix()).influences[0].weight).toBe(0);
+});
