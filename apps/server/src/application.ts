@@ -13,6 +13,7 @@ import { AppModule } from './app.module';
 import { BlobStore } from './platform/blobs/blobStore';
 import { LIMITED } from './platform/input/atMost';
 import { missingFiles } from './platform/input/missingFiles';
+import { withAsker } from './platform/access/asker';
 import { onlyFromHere } from './platform/input/onlyFromHere';
 import { tellBounds } from './platform/input/tellBounds';
 import { plainInput } from './platform/input/plainInput';
@@ -92,6 +93,7 @@ const NO_OWNER =
 async function prepare(app: NestExpressApplication, config: Config): Promise<void> {
   app.useLogger(app.get(Logger));
   app.use(onlyFromHere(config.share));
+  app.use(withAsker);
   // what a proxy on this machine says of who asks is believed
   if (config.share?.publicUrl) app.set('trust proxy', 'loopback');
   app.use(

@@ -25,6 +25,7 @@ const CONTROL_PART = 0.3;
 @Injectable()
 export class TakeRenderer implements JobHandler, OnModuleInit {
   readonly concurrency: number;
+  readonly quick = true;
   private readonly running = new Map<string, Running<RenderedTake>>();
   /** Takes whose job is being done, and those among them that somebody has stopped. */
   private readonly active = new Set<string>();

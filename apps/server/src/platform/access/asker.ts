@@ -1,5 +1,6 @@
+import { AsyncLocalStorage } from 'async_hooks';
 import type { Role } from '@urbild/core';
-import type { Request } from 'express';
+import type { NextFunction, Request, Response } from 'express';
 
 /** Whoever asks for something: a person of the studio, or the one who works alone. */
 export interface Asker {
@@ -17,8 +18,23 @@ export const ALONE: Asker = { name: 'You', role: 'owner', mayExport: true };
 
 const ASKERS = new WeakMap<Request, Asker>();
 
+const asking = new AsyncLocalStorage<{ person?: string }>();
+
+/** Opens a place for who asks, which everything that a request sets going can look up. */
+export const withAsker = (_: Request, __: Response, next: NextFunction): void => asking.run({}, next);
+
+/** The id of the person for whom something is done just now; undefined for whoever works alone, and for what the studio does by itself. */
+export const personAsking = (): string | undefined => asking.getStore()?.person;
+
+/** Does something for somebody who asked for it earlier. */
+export const onBehalfOf = <T>(person: string | undefined, doing: () => T): T => asking.run({ person }, doing);
+
 /** Notes who sent a request. */
-export const setAsker = (request: Request, asker: Asker): void => void ASKERS.set(request, asker);
+export function setAsker(request: Request, asker: Asker): void {
+  ASKERS.set(request, asker);
+  const place = asking.getStore();
+  if (place) place.person = asker.person;
+}
 
 /** Who sent a request; undefined before the guard, and for what anybody may ask. */
 export const askerOf = (request: Request): Asker | undefined => ASKERS.get(request);

@@ -20,6 +20,8 @@ export const JobEntity = defineEntity({
     state: p.string().$type<JobState>().index(),
     /** Smaller goes first. */
     priority: p.integer(),
+    /** Who asked for it; empty for whoever works alone, and for what the studio does by itself. */
+    person: p.string().default(''),
     sequence: p.integer(),
     /** How often it failed. Restarts do not count. */
     attempts: p.integer(),

@@ -2,6 +2,7 @@ import type { EntityManager, MikroORM } from '@mikro-orm/core';
 import { Logger } from '@nestjs/common';
 import { AsyncLocalStorage } from 'async_hooks';
 import { randomUUID } from 'crypto';
+import { onBehalfOf } from '../access/asker';
 import { together } from '../database/together';
 import { isNoRoom } from '../room';
 import { JobEntity, type Job, type JobState } from './job.entity';
@@ -10,6 +11,8 @@ import { JobEntity, type Job, type JobState } from './job.entity';
 export interface JobHandler {
   /** How many jobs of this kind run at once. */
   readonly concurrency: number;
+  /** While all of these places are taken by what nobody waits for, one job of priority 0 runs besides. */
+  readonly quick?: boolean;
   /** Its jobs wait for other jobs: they never have to run alone, and are never blamed for the end of a process. */
   readonly waits?: boolean;
   /** Finished jobs stay in the table, for those who count them. */
@@ -26,6 +29,8 @@ const LEASE = 20_000;
 const MAX_ATTEMPTS = 3;
 /** A job that was running at the end of so many processes is set aside. */
 const MAX_CRASHES = 3;
+/** People whose turns are remembered. */
+const MOST_TURNS = 100;
 /** Milliseconds between looks at a full disk: the first, and the longest. */
 const ROOM_LOOK = { first: 1_000, longest: 20_000 };
 const ASIDE = `The studio ended ${MAX_CRASHES} times while this was being done, so it was set aside. Everything else goes on; try it again when you like.`;
@@ -43,10 +48,12 @@ export class JobCancelled extends Error {}
 /**
  * Does what lies in the queue. A running job holds a lease that is renewed; one whose holder gave no sign for a whole lease, or is gone
  * at the start, is taken over. What failed is tried again twice; what took the process with it is tried again alone, and set aside the
- * third time. While the disk is full nothing begins, and what ended for want of room begins anew when there is some.
+ * third time. Among jobs of one priority people take turns. While the disk is full nothing begins, and what ended for want of room begins anew when there is some.
  */
 export class JobRunner {
   private readonly owner = randomUUID();
+  /** Whose jobs began, the latest last. */
+  private readonly turns = new Set<string>();
   private readonly running = new Map<string, { readonly job: Job; readonly work: Promise<void> }>();
   private readonly logger = new Logger('jobs');
   private upkeep?: NodeJS.Timeout;
@@ -119,28 +126,53 @@ export class JobRunner {
     }
   }
 
-  /** Kinds that have a free place now. */
-  private freeKinds(): string[] {
-    const busy = (kind: string) => [...this.running.values()].filter((r) => r.job.kind === kind).length;
-    return [...this.handlers].filter(([kind, h]) => busy(kind) < h.concurrency).map(([kind]) => kind);
+  /** What may begin now: jobs of kinds with a free place, and what somebody waits for where a quick one is. Undefined when nothing may. */
+  private startable(): { state: 'queued'; $or: object[] } | undefined {
+    const busy = (kind: string) => [...this.running.values()].filter(({ job }) => job.kind === kind);
+    const free: string[] = [];
+    const quick: string[] = [];
+    for (const [kind, handler] of this.handlers) {
+      const here = busy(kind);
+      if (here.length < handler.concurrency) free.push(kind);
+      else if (handler.quick && here.every(({ job }) => job.priority > 0)) quick.push(kind);
+    }
+    if (!free.length && !quick.length) return undefined;
+    return { state: 'queued', $or: [{ kind: { $in: free } }, { kind: { $in: quick }, priority: 0 }] };
+  }
+
+  /** The next job: of the most urgent ones, the first of whoever has waited longest for a turn. */
+  private async next(em: EntityManager): Promise<Job | null> {
+    const startable = this.startable();
+    if (!startable) return null;
+    const first = await em.findOne(JobEntity, startable, { orderBy: [{ priority: 'asc' }, { sequence: 'asc' }] });
+    if (!first) return null;
+    const alike = { ...startable, priority: first.priority };
+    const served = [...this.turns];
+    for (const person of [{ $nin: served }, ...served]) {
+      const job = await em.findOne(JobEntity, { ...alike, person }, { orderBy: { sequence: 'asc' } });
+      if (job) return job;
+    }
+    return first;
+  }
+
+  private served(person: string): void {
+    this.turns.delete(person);
+    this.turns.add(person);
+    if (this.turns.size > MOST_TURNS) this.turns.delete(this.turns.values().next().value!);
   }
 
   /** Begins the next job; false when nothing can begin now. */
   private async claim(): Promise<boolean> {
-    const kinds = this.freeKinds();
     const others = [...this.running.values()].filter((r) => !this.handlers.get(r.job.kind)!.waits);
     // what may take the process with it runs alone, so that nobody else is blamed
-    if (!kinds.length || others.some((r) => r.job.crashes > 0)) return false;
+    if (others.some((r) => r.job.crashes > 0)) return false;
     const em = this.orm.em.fork();
-    const job = await em.findOne(
-      JobEntity,
-      { state: 'queued', kind: { $in: kinds } },
-      { orderBy: [{ priority: 'asc' }, { sequence: 'asc' }] },
-    );
+    const job = await this.next(em);
     if (!job || this.closed || (job.crashes > 0 && others.length)) return false;
     const lease = { state: 'running' as const, leaseOwner: this.owner, leaseUntil: new Date(Date.now() + LEASE) };
     if (!(await em.nativeUpdate(JobEntity, { id: job.id, state: 'queued' }, lease))) return true;
     if (this.closed) return false;
+    this.served(job.person);
     const work = this.perform(job)
       .catch((error) => this.trouble(error))
       .finally(() => {
@@ -157,7 +189,7 @@ export class JobRunner {
     const told = (outcome: EndedJob['outcome']) =>
       this.tell({ kind: job.kind, outcome, milliseconds: performance.now() - since });
     try {
-      await handler.run(job, this.orm.em.fork());
+      await onBehalfOf(job.person || undefined, () => handler.run(job, this.orm.em.fork()));
     } catch (error) {
       told(error instanceof JobCancelled ? 'cancelled' : 'failed');
       return this.ended(job, handler, error as Error);

@@ -1,6 +1,7 @@
 import { MikroORM, type EntityManager } from '@mikro-orm/core';
 import { Injectable, OnModuleDestroy } from '@nestjs/common';
 import { randomUUID } from 'crypto';
+import { personAsking } from '../access/asker';
 import { together } from '../database/together';
 import { JobEntity, type Job, type JobState } from './job.entity';
 import { JobRunner, type EndedJob, type JobHandler } from './jobRunner';
@@ -19,7 +20,8 @@ export interface NewJob {
 const UNFINISHED: readonly JobState[] = ['queued', 'held', 'running'];
 
 const ADD = `insert or ignore into job
-  (id, kind, subject, payload, state, priority, sequence, attempts, crashes, created_at) values (?, ?, ?, ?, 'queued', ?, ?, 0, 0, ?)`;
+  (id, kind, subject, payload, state, priority, person, sequence, attempts, crashes, created_at)
+  values (?, ?, ?, ?, 'queued', ?, ?, ?, 0, 0, ?)`;
 
 /** The queue: jobs lie in the database, and this process does them. */
 @Injectable()
@@ -54,14 +56,15 @@ export class JobsService implements OnModuleDestroy {
 
   /**
    * Adds jobs as a part of the transaction of `em`, or in one of their own. A job of the same kind and subject that is not finished stays
-   * the only one (a unique index sees to it).
+   * the only one (a unique index sees to it). They are those of whoever asks just now: among jobs of one priority, people take turns.
    */
   async enqueue(em: EntityManager, ...jobs: readonly NewJob[]): Promise<void> {
+    const person = personAsking() ?? '';
     await together(em, async (tx) => {
       for (const { kind, subject, payload = {}, priority = 0 } of jobs)
         await tx.execute(
           ADD,
-          [randomUUID(), kind, subject, JSON.stringify(payload), priority, this.sequence++, Date.now()],
+          [randomUUID(), kind, subject, JSON.stringify(payload), priority, person, this.sequence++, Date.now()],
           'run',
         );
     });

@@ -2,6 +2,7 @@ import { mkdtemp, rm } from 'fs/promises';
 import os from 'os';
 import path from 'path';
 import { MikroORM } from '@mikro-orm/better-sqlite';
+import { onBehalfOf, personAsking } from '../access/asker';
 import { databaseOptions } from '../database/options';
 import { together } from '../database/together';
 import { JobEntity, type Job } from './job.entity';
@@ -79,6 +80,92 @@ test('no more run at once than a kind allows, and kinds do not wait for each oth
   open();
   await jobs.idle();
   expect(running.sort()).toEqual(['a', 'b', 'c', 'q']);
+});
+
+describe('people take turns', () => {
+  const enqueueFor = (person: string, ...jobs: readonly (readonly [subject: string, priority?: number])[]) =>
+    onBehalfOf(person || undefined, () =>
+      jobs.reduce((before, [subject, priority]) => before.then(() => enqueue(subject, priority)), Promise.resolve()),
+    );
+  const doneBy = async () => {
+    const done: string[] = [];
+    jobs.register(
+      'work',
+      handler(async (job) => void done.push(job.subject)),
+    );
+    await jobs.start();
+    await jobs.idle();
+    return done;
+  };
+
+  test('a long run of one lets the others in after each of its jobs', async () => {
+    await enqueueFor('petra', ['p1'], ['p2'], ['p3'], ['p4']);
+    await enqueueFor('juna', ['j1'], ['j2']);
+    await enqueueFor('brom', ['b1'], ['b2']);
+    expect(await doneBy()).toEqual(['p1', 'j1', 'b1', 'p2', 'j2', 'b2', 'p3', 'p4']);
+  });
+
+  test('whoever works alone, or nobody, is one of them', async () => {
+    await enqueueFor('', ['a1'], ['a2']);
+    await enqueueFor('juna', ['j1']);
+    expect(await doneBy()).toEqual(['a1', 'j1', 'a2']);
+  });
+
+  test('what is more urgent goes first, whosever turn it is', async () => {
+    await enqueueFor('petra', ['p1', 1], ['p2', 1]);
+    await enqueueFor('juna', ['j1', 1], ['j0', 0]);
+    expect(await doneBy()).toEqual(['j0', 'p1', 'j1', 'p2']);
+  });
+
+  test('what a job asks for is asked for by whoever asked for the job', async () => {
+    const seen: (string | undefined)[] = [];
+    jobs.register(
+      'work',
+      handler(async (job) => {
+        seen.push(personAsking());
+        if (job.subject === 'first') await enqueue('second');
+      }),
+    );
+    await enqueueFor('juna', ['first']);
+    await jobs.start();
+    await jobs.idle();
+    expect(seen).toEqual(['juna', 'juna']);
+  });
+});
+
+describe('a quick place', () => {
+  const { open, opened } = gate();
+  const begun: string[] = [];
+
+  test('is for one job of priority 0 while all others do what nobody waits for', async () => {
+    jobs.register('work', {
+      concurrency: 2,
+      quick: true,
+      run: async ({ subject }) => {
+        begun.push(subject);
+        await opened;
+      },
+    });
+    for (const [subject, priority] of [
+      ['long 1', 3],
+      ['long 2', 3],
+      ['long 3', 3],
+    ] as const)
+      await enqueue(subject, priority);
+    await jobs.start();
+    const have = async (count: number) => {
+      for (let k = 0; k < 100 && begun.length < count; k++) await new Promise((done) => setTimeout(done, 10));
+      await new Promise((done) => setTimeout(done, 60));
+      return begun;
+    };
+    expect(await have(2)).toEqual(['long 1', 'long 2']);
+    await enqueue('draft 1');
+    await enqueue('draft 2');
+    expect(await have(3)).toEqual(['long 1', 'long 2', 'draft 1']);
+    open();
+    await jobs.idle();
+    expect(begun).toEqual(['long 1', 'long 2', 'draft 1', 'draft 2', 'long 3']);
+  });
 });
 
 test('the same subject waits only once', async () => {

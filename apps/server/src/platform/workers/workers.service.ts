@@ -44,7 +44,8 @@ export class WorkersService implements OnModuleDestroy {
         resourceLimits: { maxYoungGenerationSizeMb: 64 },
       });
     // a renderer keeps the stages that it painted: a person at a slider comes back to them
-    this.renderers = pool(config.renderThreads, 600_000);
+    // one more than takes are drawn at once: for a draft while all others draw what nobody waits for
+    this.renderers = pool(config.renderThreads + 1, 600_000);
     const others = Math.max(1, Math.min(4, os.availableParallelism()));
     this.others = pool(others, 60_000);
     this.reading = new Turns(others);

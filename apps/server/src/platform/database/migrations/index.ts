@@ -10,6 +10,7 @@ import { Migration202612012 } from './migration202612012';
 import { Migration202612021 } from './migration202612021';
 import { Migration202612022 } from './migration202612022';
 import { Migration202612023 } from './migration202612023';
+import { Migration202612024 } from './migration202612024';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -25,4 +26,5 @@ export const MIGRATIONS = [
   { name: '202612021-collections', class: Migration202612021 },
   { name: '202612022-projects', class: Migration202612022 },
   { name: '202612023-people', class: Migration202612023 },
+  { name: '202612024-turns', class: Migration202612024 },
 ];
