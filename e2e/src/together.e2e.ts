@@ -3,38 +3,22 @@ import { Key, Origin, type WebElement } from 'selenium-webdriver';
 import type { Driver } from 'selenium-webdriver/chrome';
 import { Browser } from './browser';
 import { bringIn, faultsOfAccess } from './page';
+import { mustAsk, shareStudio, type Somebody } from './sharedStudio';
 import { shotsFolder } from './shots';
 import { RunningStudio } from './studio';
 
-const PASSWORD = { petra: 'a sentence for petra', juna: 'a sentence for juna' };
-
 let studio: RunningStudio;
+let people: Awaited<ReturnType<typeof shareStudio>>;
 let petra: Browser;
 let juna: Browser;
 let mixId: string;
 
-/** What is asked of the studio by nobody's page; answers with the cookie that was set, if any. */
-async function send<T>(address: string, body: unknown, cookie = ''): Promise<{ answer: T; cookie: string }> {
-  const answered = await fetch(`${studio.url}/api/v1${address}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', cookie },
-    body: JSON.stringify(body),
-  });
-  if (!answered.ok) throw new Error(`${address}: ${await answered.text()}`);
-  const text = await answered.text();
-  return {
-    answer: (text ? JSON.parse(text) : undefined) as T,
-    cookie: answered.headers.get('set-cookie')?.split(';')[0] ?? '',
-  };
-}
 interface Mix {
   readonly id: string;
   readonly prompt: string;
   readonly influences: readonly { readonly weight: number }[];
 }
-let cookie: string;
-const mix = async () =>
-  (await (await fetch(`${studio.url}/api/v1/mixes/${mixId}`, { headers: { cookie } })).json()) as Mix;
+const mix = () => mustAsk<Mix>(studio, `GET /mixes/${mixId}`, { as: people.owner });
 
 /** A studio with a mix of two lanes, made alone, then shared with an owner and an editor. */
 async function prepare(): Promise<void> {
@@ -42,27 +26,24 @@ async function prepare(): Promise<void> {
   const references = await Promise.all([1, 2].map((seed) => bringIn(studio, seed, `cloth ${seed}`)));
   const lane = { gives: 'look', weight: 1, from: 0, to: 1, reading: 'normal', on: true };
   const influences = references.map((referenceId, k) => ({ ...lane, id: `i${k}`, referenceId }));
-  mixId = (await send<Mix>('/mixes', { name: 'Shared', prompt: 'Ilse in the harbour', influences })).answer.id;
-  await send('/people/owner', { name: 'Petra Wild', login: 'petra', password: PASSWORD.petra });
-  await studio.stop();
-  studio = await RunningStudio.start({ dataDir: studio.dataDir, share: true });
-  ({ cookie } = await send('/me/session', { login: 'petra', password: PASSWORD.petra }));
-  const link = await send<{ path: string }>('/invitations', { role: 'editor', note: '' }, cookie);
-  await send(link.answer.path, { name: 'Juna Berg', login: 'juna', password: PASSWORD.juna });
+  const body = { name: 'Shared', prompt: 'Ilse in the harbour', influences };
+  mixId = (await mustAsk<Mix>(studio, 'POST /mixes', { body })).id;
+  people = await shareStudio(studio, 'petra', ['juna']);
+  studio = people.studio;
 }
 /** Signs somebody in where the mix is. */
-async function comeIn(browser: Browser, login: 'petra' | 'juna'): Promise<void> {
+async function comeIn(browser: Browser, { login, password }: Somebody): Promise<void> {
   await browser.driver.get(`${studio.url}/bench/${mixId}?drafts=off`);
   const name = await browser.find('form input[autocomplete=username]');
   await name.click();
-  await browser.driver.actions().sendKeys(login, Key.TAB, PASSWORD[login], Key.ENTER).perform();
+  await browser.driver.actions().sendKeys(login, Key.TAB, password, Key.ENTER).perform();
   await weight(1, browser);
 }
 beforeAll(async () => {
   await prepare();
   [petra, juna] = [await Browser.open(), await Browser.open()];
-  await comeIn(petra, 'petra');
-  await comeIn(juna, 'juna');
+  await comeIn(petra, people.owner);
+  await comeIn(juna, people.editors[0]);
 });
 afterAll(async () => {
   await petra?.close();
