@@ -22,7 +22,8 @@ const mix = () => mustAsk<Mix>(studio, `GET /mixes/${mixId}`, { as: people.owner
 
 /** A studio with a mix of two lanes, made alone, then shared with an owner and an editor. */
 async function prepare(): Promise<void> {
-  studio = await RunningStudio.start();
+  studio = await RunningStudio.start({ demo: !!process.env.URBILD_SCREENSHOTS });
+  await studio.idle(900);
   const references = await Promise.all([1, 2].map((seed) => bringIn(studio, seed, `cloth ${seed}`)));
   const lane = { gives: 'look', weight: 1, from: 0, to: 1, reading: 'normal', on: true };
   const influences = references.map((referenceId, k) => ({ ...lane, id: `i${k}`, referenceId }));
@@ -68,7 +69,6 @@ test('each sees who is here too, and what of the mix they hold', async () => {
     ),
   );
   expect(await faultsOfAccess(petra)).toEqual([]);
-  await petra.screenshot(path.join(await shotsFolder(), 'together.png'));
 });
 
 test('while one drags a weight the other changes another lane and the words: all of it stays, and is seen within a second', async () => {
@@ -124,4 +124,15 @@ test('the same weight changed by both is asked about, and the answer is what bot
   await saved(juna);
   await petra.until('the answer', async () => (await valueOf(0, petra)) === 0);
   expect((await mix()).influences[0].weight).toBe(0);
+});
+
+/** The picture for the docs, of the demo's mix; what is tested needs no demo. */
+(process.env.URBILD_SCREENSHOTS ? test : test.skip)('two people at the demo mix', async () => {
+  for (const browser of [petra, juna]) {
+    await browser.driver.get(`${studio.url}/bench/demo-mix?drafts=off`);
+    await browser.find('[data-testid="take-picture"]', 60);
+  }
+  await (await weight(1, juna)).click();
+  await petra.until('the mark at a lane', async () => (await petra.all('[data-held] .sr-only')).length > 0);
+  await petra.screenshot(path.join(await shotsFolder(), 'together.png'));
 });

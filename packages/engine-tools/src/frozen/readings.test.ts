@@ -1,7 +1,16 @@
 /** What was read of pictures, people and prompts when frozen.json was written; see made.test.ts. */
 import { PEOPLE_FAMILIES } from '../foreign/families';
 import { kept, sameCanvas } from './kept';
-import { briefOf, COMPARED, comparedBy, measuredOf, personOf, READ_PICTURES, readingsOf } from './readings';
+import {
+  briefOf,
+  COMPARED,
+  comparedBy,
+  measuredOf,
+  peopleCompared,
+  personOf,
+  READ_PICTURES,
+  readingsOf,
+} from './readings';
 import { tableDigests } from './parts';
 import { VOCABULARY_PROMPTS } from './vocabulary';
 
@@ -22,6 +31,8 @@ import { VOCABULARY_PROMPTS } from './vocabulary';
   });
 
   test('of tables that were measured once', () => expect(tableDigests()).toEqual(kept.tables));
+
+  test('of sheets of people beside each other', () => expect(peopleCompared()).toEqual(kept.sheets));
 
   test.each(PEOPLE_FAMILIES)('of somebody in $name', (family) => {
     expect(personOf(family)).toEqual(kept.people[family.name]);

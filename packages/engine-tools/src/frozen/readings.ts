@@ -1,13 +1,17 @@
 /** What is read of pictures and of prompts, kept in short, so that a change of structure cannot change a reading unseen. */
 import {
+  agreementOf,
   checkReference,
   coherenceOf,
   describe,
   describeLikeness,
   describeStrokes,
+  distancesToPeople,
   encodeDescriptors,
   findHorizon,
   findPlainBackground,
+  fuseTraits,
+  identityEvidence,
   layoutLikeness,
   mannerOf,
   measureArrival,
@@ -22,9 +26,12 @@ import {
   richer,
   salientBox,
   splitCollage,
+  STRANGERS,
   strokeChange,
   styleVector,
   swatchesOf,
+  tellingOf,
+  traitDistance,
   unaskedIn,
   facing,
   nearer,
@@ -120,6 +127,22 @@ export function measuredOf(name: string): Record<string, string> {
   return partsOf(name, picture, resample(other, picture.width, picture.height));
 }
 
+/** What sheets of people tell of each other: each family's somebody, read for sure, beside all the others. */
+export function peopleCompared(): Record<string, string> {
+  const frame = frameOfBox({ left: 0.3, top: 0.25, right: 0.7, bottom: 0.65 });
+  const sheets = PEOPLE_FAMILIES.map(
+    (family) => readTraits(small(pictureOf(family.make({ who: 31_004, seed: 2 }))), frame, { exact: true }).traits,
+  );
+  const pairs = sheets.flatMap((a, k) => sheets.slice(k + 1).map((b) => [a, b] as const));
+  const of = {
+    apart: pairs.map(([a, b]) => [traitDistance(a, b), tellingOf(a, b)]),
+    ranked: sheets.map((seen) => distancesToPeople(seen, sheets, STRANGERS)),
+    evidence: pairs.map(([a, b]) => identityEvidence(a, b)),
+    fused: [fuseTraits(sheets), agreementOf(sheets)],
+  };
+  return Object.fromEntries(Object.entries(of).map(([name, value]) => [name, digestOf(value)]));
+}
+
 /** What two pictures tell of each other: the second as the control of the first, a third as what should arrive. */
 export function comparedBy(names: readonly [string, string, string]): Record<string, string> {
   const [take, own, reference] = names.map((name) => READ_PICTURES.get(name)!);
@@ -150,6 +173,7 @@ export const briefOf = (prompt: string): string =>
 export interface Readings {
   readonly read: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly measured: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  readonly sheets: Readonly<Record<string, string>>;
   readonly tables: Readonly<Record<string, string>>;
   readonly people: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly compared: Readonly<Record<string, Readonly<Record<string, string>>>>;
@@ -168,6 +192,7 @@ const take = <T>(names: readonly string[], of: (name: string, k: number) => T): 
 export const readAll = (prompts: readonly string[]): Readings => ({
   read: take([...READ_PICTURES.keys()], (name) => readingsOf(READ_PICTURES.get(name)!)),
   measured: take([...READ_PICTURES.keys()], measuredOf),
+  sheets: peopleCompared(),
   tables: tableDigests(),
   people: take(
     PEOPLE_FAMILIES.map((f) => f.name),

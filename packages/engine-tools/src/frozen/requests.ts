@@ -91,6 +91,22 @@ const whole: readonly (readonly [string, Partial<RenderRequest>])[] = [
   ],
 ];
 
+/** A held frame whose camera goes to each side and near, so that every side of what was held comes into the picture. */
+const MOVES: typeof whole = [
+  [0.3, 0.5, 0.6],
+  [0.7, 0.5, 0.6],
+  [0.5, 0.3, 0.6],
+  [0.5, 0.7, 0.6],
+  [0.5, 0.5, 0.4],
+].map(([x, y, size]) => [
+  `a frame towards ${x}, ${y} at ${size}`,
+  {
+    influences: [of(BOAT)],
+    frame: { at: 0.8, camera: { from: { x: 0.5, y: 0.5, size: 0.7 }, to: { x, y, size } } },
+    hold: { content: EVENING, at: 0.2 },
+  },
+]);
+
 /** Gives that take something of the forms of a picture: each with every picture, for what one shows another hides. */
 const EVERY: readonly Gives[] = ['look', 'layout', 'everything', 'place', 'thing'];
 const each: typeof whole = EVERY.flatMap((gives) =>
@@ -98,9 +114,11 @@ const each: typeof whole = EVERY.flatMap((gives) =>
 );
 
 /** The requests: one for each give, medium, extreme of a setting, kind of region, start and frame; then many pictures. */
-export const FROZEN: readonly { readonly name: string; readonly request: RenderRequest }[] = [...whole, ...each].map(
-  ([name, fields]) => ({ name, request: request({ ...SIZE, ...fields }) }),
-);
+export const FROZEN: readonly { readonly name: string; readonly request: RenderRequest }[] = [
+  ...whole,
+  ...MOVES,
+  ...each,
+].map(([name, fields]) => ({ name, request: request({ ...SIZE, ...fields }) }));
 
 const engine = new BuiltInEngine();
 const digest = (bytes: Uint8Array | Uint8ClampedArray) => createHash('sha256').update(bytes).digest('hex');

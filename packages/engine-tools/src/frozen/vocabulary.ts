@@ -45,6 +45,7 @@ const PROMPTS: readonly string[] = [
     `${place} at noon`,
     `${place}, ${cycle(first('weather'), k)}, ${cycle(first('season'), k)}`,
     `${place} at ${cycle(first('time'), k)}`,
+    ...first('season').map((season) => `${place} in ${season}`),
   ]),
   ...first('weather').flatMap((weather) => [`the harbour, ${weather}`, `a meadow at dusk, ${weather}`]),
   ...first('light').map((light) => `portrait of Ilse, ${light}, evening`),
@@ -65,7 +66,13 @@ const PROMPTS: readonly string[] = [
   ...first('view').flatMap((view) => first('expression').map((face) => `portrait of a girl, ${view}, ${face}`)),
   ...CAST_NAMES.flatMap((name) => [`${name} on the pier`, `${name} from behind, beach`]),
   ...first('relation').map((relation) => `a cat ${relation} a crate, boathouse`),
-  ...MEDIA.flatMap((medium) => [`${medium} of Brom in the harbour`, `${medium}, portrait of Juna in winter`]),
+  ...MEDIA.flatMap((medium) => [
+    `${medium} of Brom in the harbour`,
+    `${medium}, portrait of Juna in winter`,
+    `${medium} of a fox in the forest, snow`,
+    `${medium} of a lamp in the kitchen at night`,
+    `${medium} of a lighthouse at sea in a storm`,
+  ]),
 ];
 
 /** Prompts that name each value of the vocabulary at least once, mostly one at a time. */
