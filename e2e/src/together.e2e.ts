@@ -12,6 +12,7 @@ let people: Awaited<ReturnType<typeof shareStudio>>;
 let petra: Browser;
 let juna: Browser;
 let mixId: string;
+let references: string[];
 
 interface Mix {
   readonly id: string;
@@ -24,7 +25,7 @@ const mix = () => mustAsk<Mix>(studio, `GET /mixes/${mixId}`, { as: people.owner
 async function prepare(): Promise<void> {
   studio = await RunningStudio.start({ demo: !!process.env.URBILD_SCREENSHOTS });
   await studio.idle(900);
-  const references = await Promise.all([1, 2].map((seed) => bringIn(studio, seed, `cloth ${seed}`)));
+  references = await Promise.all([1, 2].map((seed) => bringIn(studio, seed, `cloth ${seed}`)));
   const lane = { gives: 'look', weight: 1, from: 0, to: 1, reading: 'normal', on: true };
   const influences = references.map((referenceId, k) => ({ ...lane, id: `i${k}`, referenceId }));
   const body = { name: 'Shared', prompt: 'Ilse in the harbour', influences };
@@ -128,6 +129,7 @@ test('the same weight changed by both is asked about, and the answer is what bot
 
 /** The picture for the docs, of the demo's mix; what is tested needs no demo. */
 (process.env.URBILD_SCREENSHOTS ? test : test.skip)('two people at the demo mix', async () => {
+  for (const id of references) await mustAsk(studio, `DELETE /references/${id}`, { as: people.owner });
   for (const browser of [petra, juna]) {
     await browser.driver.get(`${studio.url}/bench/demo-mix?drafts=off`);
     await browser.find('[data-testid="take-picture"]', 60);
