@@ -40,6 +40,16 @@ export class Browser {
     return browser;
   }
 
+  /** Cuts the line of this browser, or mends it. */
+  async offline(is: boolean): Promise<void> {
+    await (this.driver as Driver).setNetworkConditions({
+      offline: is,
+      latency: 0,
+      download_throughput: -1,
+      upload_throughput: -1,
+    });
+  }
+
   async resize(width: number, height: number): Promise<void> {
     await (this.driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
       width,

@@ -1,5 +1,4 @@
 import { Key } from 'selenium-webdriver';
-import type { Driver } from 'selenium-webdriver/chrome';
 import { Browser } from './browser';
 import { bringIn } from './page';
 import { RunningStudio } from './studio';
@@ -172,18 +171,11 @@ test('two windows: different lanes both stay; the same weight is asked about, an
       influences.map((i) => Math.round((i.weight + 0.1) * 100) / 100),
     );
     // the second window does not hear of what the first one does, and changes the same
-    const line = (offline: boolean) =>
-      (second.driver as Driver).setNetworkConditions({
-        offline,
-        latency: 0,
-        download_throughput: -1,
-        upload_throughput: -1,
-      });
-    await line(true);
+    await second.offline(true);
     await (await weight(0, second)).sendKeys(Key.HOME);
     await (await weight(0)).sendKeys(Key.END);
     await saved();
-    await line(false);
+    await second.offline(false);
     const question = await second.until(
       'the question',
       async () => (await second.all('[aria-label="Changed twice"]'))[0],

@@ -1,6 +1,5 @@
 import path from 'path';
 import { Key, Origin, type WebElement } from 'selenium-webdriver';
-import type { Driver } from 'selenium-webdriver/chrome';
 import { Browser } from './browser';
 import { bringIn, faultsOfAccess } from './page';
 import { mustAsk, shareStudio, type Somebody } from './sharedStudio';
@@ -102,18 +101,11 @@ test('while one drags a weight the other changes another lane and the words: all
 });
 
 test('the same weight changed by both is asked about, and the answer is what both see', async () => {
-  const offline = (is: boolean) =>
-    (juna.driver as Driver).setNetworkConditions({
-      offline: is,
-      latency: 0,
-      download_throughput: -1,
-      upload_throughput: -1,
-    });
-  await offline(true);
+  await juna.offline(true);
   await (await weight(0, juna)).sendKeys(Key.HOME);
   await (await weight(0, petra)).sendKeys(Key.END);
   await saved(petra);
-  await offline(false);
+  await juna.offline(false);
   const question = await juna.until(
     'the question',
     async () => (await juna.all('[aria-label="Changed twice"]'))[0],
