@@ -119,6 +119,31 @@ test('the same weight changed by both is asked about, and the answer is what bot
   expect((await mix()).influences[0].weight).toBe(0);
 });
 
+test('a role that is taken away is said at once; what was typed stays, and is saved when it is back', async () => {
+  const everybody = await mustAsk<{ id: string; login?: string; name: string; version: number }[]>(
+    studio,
+    'GET /people',
+    {
+      as: people.owner,
+    },
+  );
+  const { id, version } = everybody.find(({ name }) => name.startsWith('Juna'))!;
+  const become = (role: string, by: number) =>
+    mustAsk(studio, `PATCH /people/${id}`, { body: { role, version: version + by }, as: people.owner });
+  await (await juna.find('button[aria-label^="The prompt:"]')).click();
+  const words = await juna.find('input[aria-label="The prompt"]');
+  await become('viewer', 0);
+  await juna.until('the news', async () => (await textOf(juna)).includes('Your role is viewer now'), 5);
+  await words.sendKeys(' with a heron');
+  await juna.until('the reason', async () => (await textOf(juna)).includes('As a viewer you may not'), 5);
+  expect(await words.getAttribute('value')).toContain('with a heron');
+  expect(await faultsOfAccess(juna)).toEqual([]);
+  expect((await mix()).prompt).not.toContain('heron');
+  await become('editor', 1);
+  await saved(juna);
+  expect((await mix()).prompt).toContain('with a heron');
+});
+
 /** The picture for the docs, of the demo's mix; what is tested needs no demo. */
 (process.env.URBILD_SCREENSHOTS ? test : test.skip)('two people at the demo mix', async () => {
   for (const id of references) await mustAsk(studio, `DELETE /references/${id}`, { as: people.owner });

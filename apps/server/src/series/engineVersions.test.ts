@@ -111,9 +111,9 @@ test('one that has no picture yet cannot be redrawn', async () => {
 });
 
 test('what waited while the engine was brought up to date is drawn by the new one, and says so', async () => {
-  // one thread renders: while it draws a large one, the next waits
+  // one thread renders: while it draws a large one, a proof waits
   await post<TakeDto>('/takes', { mixId: mix.id, quality: 'print', seed: 76 });
-  const asked = await post<TakeDto>('/takes', { mixId: mix.id, quality: 'draft', seed: 77 });
+  const asked = await post<TakeDto>('/takes', { mixId: mix.id, quality: 'proof', seed: 77 });
   const row = await em.findOneOrFail(TakeEntity, { id: asked.id });
   expect(row.status).toBe('queued');
   row.origin = { ...row.origin, engine: old };

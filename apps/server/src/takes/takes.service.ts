@@ -233,15 +233,21 @@ export class TakesService {
     }
   }
 
-  /** A new draft takes the place of those that are not finished, and of the oldest when there are many. They go for good. */
+  /** A new draft takes the place of one's own that are not finished, and of the oldest when there are many. They go for good. */
   private async dropDrafts(em: SqlEntityManager, mixId: string): Promise<readonly Take[]> {
-    const unfinished = await em.find(TakeEntity, {
+    const there = await em.find(TakeEntity, {
       mixId,
       quality: 'draft',
       shotId: null,
       status: { $in: ['queued', 'rendering'] },
       deletedAt: null,
     });
+    const others = await this.jobs.ofOthers(
+      em,
+      'take',
+      there.map((t) => t.id),
+    );
+    const unfinished = there.filter((t) => !others.has(t.id));
     await this.jobs.cancelQueued(
       em,
       'take',

@@ -4,6 +4,7 @@ import { keys } from '../api/keys';
 import { useStudio } from '../api/queries';
 import type { Character, Look } from '../api/sheets';
 import { useMe } from '../api/me';
+import { useOwnRole } from './people/useOwnRole';
 import { SaveStatus } from '../shared/save/SaveStatus';
 
 /** What a person has to know whatever view is open: what is not saved, and whether the disk is full. */
@@ -11,6 +12,7 @@ export function StudioStatus() {
   const client = useQueryClient();
   const { data: studio } = useStudio();
   const { data: me } = useMe();
+  useOwnRole();
   /** The name of a reference, look or character, or of what stands behind an influence of an open mix. */
   const nameOf = (id: string): string | undefined => {
     const influence = client

@@ -81,6 +81,17 @@ export class JobsService implements OnModuleDestroy {
     return em.nativeDelete(JobEntity, { kind, subject: { $in: [...subjects] }, state: { $in: ['queued', 'held'] } });
   }
 
+  /** Of some subjects those whose unfinished job somebody else has asked for. */
+  async ofOthers(em: EntityManager, kind: string, subjects: readonly string[]): Promise<ReadonlySet<string>> {
+    const jobs = await em.find(JobEntity, {
+      kind,
+      subject: { $in: [...subjects] },
+      state: { $in: [...UNFINISHED] },
+      person: { $ne: personAsking() ?? '' },
+    });
+    return new Set(jobs.map((job) => job.subject));
+  }
+
   /** Lets waiting jobs wait until they are released; those that run go on to their end. */
   async hold(em: EntityManager, kind: string, subjects: readonly string[]): Promise<void> {
     await em.nativeUpdate(JobEntity, { kind, subject: { $in: [...subjects] }, state: 'queued' }, { state: 'held' });

@@ -1,4 +1,4 @@
-import { Refused, Stale } from '../../shared/save/saveQueue';
+import { Refused, Stale, Withheld } from '../../shared/save/saveQueue';
 import { ServerProblem } from '../client';
 import { meaning, portOf, withEdits } from './port';
 
@@ -20,7 +20,7 @@ describe('what a failed write means', () => {
     expect((stale as Stale<unknown>).current).toEqual({ state: { text: 'b' }, version: 7 });
   });
 
-  test.each([400, 403, 404, 409, 413, 422])('%s without a newer document is refused for good', (status) => {
+  test.each([400, 404, 409, 413, 422])('%s without a newer document is refused for good', (status) => {
     const refused = meaning(problem(status), stored);
     expect(refused).toBeInstanceOf(Refused);
     expect((refused as Error).message).toBe(`No: ${status}`);
@@ -29,6 +29,12 @@ describe('what a failed write means', () => {
   test.each([401, 408, 425, 429, 500, 502, 503, 504, 507])('%s may go well later', (status) => {
     const later = problem(status);
     expect(meaning(later, stored)).toBe(later);
+  });
+
+  test('what one may not do is withheld, with the reason', () => {
+    const withheld = meaning(problem(403), stored);
+    expect(withheld).toBeInstanceOf(Withheld);
+    expect((withheld as Error).message).toBe('No: 403');
   });
 
   test('no answer at all may go well later, in words of its own', () => {

@@ -1,17 +1,18 @@
 import type { QueryClient } from '@tanstack/react-query';
 import { openDocument } from '../../shared/save/documents';
-import { Refused, Stale, type Port, type SaveQueue, type Stored } from '../../shared/save/saveQueue';
+import { Refused, Stale, Withheld, type Port, type SaveQueue, type Stored } from '../../shared/save/saveQueue';
 import { ServerProblem } from '../client';
 
 /** Statuses after which the same request may go well later: once the studio answers, once one has signed in again. */
 const LATER = [0, 401, 408, 425, 429, 500, 502, 503, 504, 507];
 
-/** Tells what a failed write means: overtaken, refused for good, or to be sent again. */
+/** Tells what a failed write means: overtaken, refused for good, withheld from whoever asks, or to be sent again. */
 export function meaning<D, S>(error: unknown, toStored: (document: D) => Stored<S>): unknown {
   if (!(error instanceof ServerProblem)) return error;
   const { status, current } = error;
   if (status === 0) return new Error('The studio does not answer.');
   if (status === 409 && current) return new Stale(toStored(current as D));
+  if (status === 403) return new Withheld(error.message);
   return LATER.includes(status) ? error : new Refused(error.message);
 }
 

@@ -46,7 +46,7 @@ export function AlsoHere() {
               <Link
                 to={place.at}
                 aria-label={says}
-                className={`block border-b-2 pb-0.5 ${here ? '' : 'opacity-60 hover:opacity-100'}`}
+                className="block border-b-2 pb-0.5"
                 style={{ borderColor: here ? `oklch(0.46 0.1 ${place.hue})` : 'transparent' }}
               >
                 <PersonMark person={place} />

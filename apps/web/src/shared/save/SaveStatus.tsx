@@ -14,9 +14,10 @@ interface Props {
 /** Tells what is not saved yet and why, and asks about fields that two have changed. Nothing is shown while all is well. */
 export function SaveStatus({ nameOf, shared }: Props) {
   const troubles = useSyncExternalStore(watchDocuments, troubledDocuments);
-  const problem = troubles.find((t) => t.problem)?.problem;
+  const withheld = troubles.filter((t) => t.withheld);
+  const problem = troubles.find((t) => t.problem && !t.withheld)?.problem;
   const conflicts = troubles.flatMap((t) => t.conflicts.map((conflict) => ({ trouble: t, conflict })));
-  if (!problem && !conflicts.length) return null;
+  if (!problem && !withheld.length && !conflicts.length) return null;
   return (
     <div className="fixed inset-x-0 top-13 z-50 mx-auto flex w-[30rem] flex-col gap-2" role="alert">
       {problem && (
@@ -24,6 +25,17 @@ export function SaveStatus({ nameOf, shared }: Props) {
           <strong>Not saved yet.</strong> {problem} Your changes are kept in this browser and are sent as soon as it
           answers.
         </p>
+      )}
+      {withheld.length > 0 && (
+        <div className="rounded-lg border border-cinnabar bg-blush px-4 py-2 shadow-lg">
+          <p>
+            <strong>Not saved.</strong> {withheld[0].problem} Your changes are kept in this browser and are saved when
+            you may make them.
+          </p>
+          <Button className="mt-2" onClick={() => withheld.forEach(({ queue }) => queue.giveUp())}>
+            Give them up
+          </Button>
+        </div>
       )}
       {conflicts.map(({ trouble, conflict }) => (
         <Question

@@ -12,6 +12,8 @@ export interface Trouble {
   readonly name: string;
   readonly queue: SaveQueue<object>;
   readonly problem?: string;
+  /** It waits until whoever edits may do so again, or gives it up. */
+  readonly withheld?: boolean;
   readonly conflicts: readonly Conflict[];
 }
 
@@ -28,15 +30,20 @@ export const troubledDocuments = (): readonly Trouble[] => troubles;
 
 function lookForTrouble(): void {
   const next = [...open].flatMap(([name, queue]) => {
-    const { problem, conflicts } = queue.view();
-    return problem || conflicts.length ? [{ name, queue, problem, conflicts }] : [];
+    const { problem, withheld, conflicts } = queue.view();
+    return problem || conflicts.length ? [{ name, queue, problem, withheld, conflicts }] : [];
   });
   if (sameData(next.map(said), troubles.map(said))) return;
   troubles = next;
   watchers.forEach((watcher) => watcher());
 }
 
-const said = ({ name, problem, conflicts }: Trouble) => [name, problem, conflicts.map((c) => c.path)];
+const said = ({ name, problem, withheld, conflicts }: Trouble) => [
+  name,
+  problem,
+  withheld,
+  conflicts.map((c) => c.path),
+];
 
 /**
  * The queue of a document: one for the whole page, whichever views show it. It begins with what the server has and takes over what was

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { merge, sameData } from '@urbild/core';
-import { Refused, SaveQueue, Stale, type Kept, type Port, type Stored } from './saveQueue';
+import { Refused, SaveQueue, Stale, Withheld, type Kept, type Port, type Stored } from './saveQueue';
 
 interface Mix {
   readonly name: string;
@@ -90,6 +90,40 @@ test('only what changed is sent', async () => {
   queue.change((m) => ({ ...m, prompt: 'reeds' }));
   await settle();
   expect(server.writes).toEqual([{ prompt: 'reeds' }]);
+});
+
+describe('what one may not do any more', () => {
+  const withheld = () => {
+    server.broken = () => new Withheld('As a viewer you may not change anything here.');
+    const queue = open();
+    queue.change((s) => ({ ...s, prompt: 'a quay' }));
+    return queue;
+  };
+
+  test('stays as it was typed, says why, and is saved when one may again', async () => {
+    const queue = withheld();
+    await jest.advanceTimersByTimeAsync(1000);
+    expect(queue.view()).toMatchObject({
+      state: { prompt: 'a quay' },
+      saved: false,
+      withheld: true,
+      problem: 'As a viewer you may not change anything here.',
+    });
+    server.broken = undefined;
+    await jest.advanceTimersByTimeAsync(16_000);
+    expect(server.stored.state.prompt).toBe('a quay');
+    expect(queue.view()).toMatchObject({ saved: true, withheld: false, problem: undefined });
+  });
+
+  test('can be given up: then it is as the server has it, and nothing is sent', async () => {
+    const queue = withheld();
+    await jest.advanceTimersByTimeAsync(1000);
+    queue.giveUp();
+    expect(queue.view()).toMatchObject({ state: { prompt: '' }, saved: true, withheld: false, problem: undefined });
+    server.broken = undefined;
+    await jest.advanceTimersByTimeAsync(60_000);
+    expect(server.writes).toEqual([]);
+  });
 });
 
 test('a write that the server takes for no change, and gives no new version, is not sent again and again', async () => {

@@ -36,6 +36,9 @@ export class Stale<S> extends Error {
 /** The server will never take this change; the message says why. */
 export class Refused extends Error {}
 
+/** Whoever edits may not do so now; the message says why. They may be let again, or give their changes up. */
+export class Withheld extends Error {}
+
 /** What a document looks like now. The same object as long as nothing changes. */
 export interface View<S> {
   readonly state: S;
@@ -43,6 +46,8 @@ export interface View<S> {
   readonly saved: boolean;
   /** Why it is not saved yet, as a sentence; it is tried again by itself. */
   readonly problem?: string;
+  /** It waits until whoever edits may do so again. */
+  readonly withheld?: boolean;
   /** Fields that somebody else changed too; nothing is saved until they are decided. */
   readonly conflicts: readonly Conflict[];
   readonly canUndo: boolean;
@@ -84,6 +89,7 @@ export class SaveQueue<S extends object> {
   private future: readonly Step<S>[] = [];
   private conflicts: readonly Conflict[] = [];
   private problem?: string;
+  private withheld = false;
   private beforeDrag?: S;
   private typedAt = -Infinity;
   private sending?: Promise<void>;
@@ -153,6 +159,13 @@ export class SaveQueue<S extends object> {
     this.past = [...past, ...this.past].slice(-STEPS);
     this.future = future;
     this.put(this.mine, 4);
+  }
+
+  /** Gives up everything that is not saved. */
+  giveUp(): void {
+    clearTimeout(this.timer);
+    this.conflicts = [];
+    this.put(this.base.state, 4);
   }
 
   /** Decides a field that somebody else changed too. */
@@ -236,6 +249,8 @@ export class SaveQueue<S extends object> {
         } else if (error instanceof Refused) this.takeBack(sent, error.message);
         else {
           this.problem = (error as Error).message;
+          this.withheld = error instanceof Withheld;
+          if (this.withheld) this.wait = RETRY.longest;
           this.look();
           this.schedule(this.wait);
           this.wait = Math.min(RETRY.longest, 2 * this.wait);
@@ -249,6 +264,7 @@ export class SaveQueue<S extends object> {
 
   private taken(sent: S, stored: Stored<S>): void {
     this.problem = undefined;
+    this.withheld = false;
     this.wait = RETRY.first;
     // the server may keep it in another form than it was sent in
     this.mine = merge(sent, stored.state, this.mine).merged;
@@ -268,11 +284,15 @@ export class SaveQueue<S extends object> {
   private look(): void {
     const saved = sameData(this.base.state, this.mine);
     // what was undone before it could be sent is no problem any more
-    if (saved) this.problem = undefined;
+    if (saved) {
+      this.problem = undefined;
+      this.withheld = false;
+    }
     const view: View<S> = {
       state: this.mine,
       saved,
       problem: this.problem,
+      withheld: this.withheld,
       conflicts: this.conflicts,
       canUndo: this.past.length > 0,
       canRedo: this.future.length > 0,

@@ -1,5 +1,6 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
+import { useMay } from '../../api/me';
 import { Button } from '../../parts/Button';
 import type { BenchMix } from './useBenchMix';
 
@@ -16,6 +17,8 @@ interface Props {
 export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props) {
   const [count, setCount] = useState(1);
   const empty = !bench.mix.prompt.trim();
+  const edits = useMay('edit');
+  if (!edits) return <OnlyLooking />;
   return (
     <div className="flex flex-col gap-2 border-t border-line bg-paper p-3.5 pt-2.5">
       <div className="flex gap-1.5">
@@ -64,6 +67,13 @@ export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props)
     </div>
   );
 }
+
+/** What stands at the foot for whoever may look at a mix and not change it. */
+const OnlyLooking = () => (
+  <p className="border-t border-line bg-paper p-3.5 text-muted">
+    You may look at this mix, and not change or render it. An owner of the studio can let you.
+  </p>
+);
 
 /** A step back or forth; off while there is none. */
 function Step(props: { label: string; keys: string; onStep: (() => void) | undefined; children: ReactNode }) {

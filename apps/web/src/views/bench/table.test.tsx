@@ -157,6 +157,13 @@ describe('the foot of the bench', () => {
     rerender(foot(bench({ mix: { prompt: '  ' } as never })));
     expect(screen.getByRole('button', { name: 'Render 4 proofs' })).toBeDisabled();
   });
+  test('says to whoever may only look that they can be let do more', async () => {
+    const person = { id: 'i', name: 'Ilse', role: 'viewer', mayExport: false };
+    answers({ 'GET /api/v1/me': { alone: false, hasOwner: true, person } });
+    show(<RenderFoot bench={bench()} busy={false} follows onFollows={() => {}} onRender={() => {}} />);
+    expect(await screen.findByText(/An owner of the studio can let you\./)).toBeVisible();
+    expect(screen.queryByRole('button', { name: 'Render a proof' })).toBeNull();
+  });
   test('tells whether it is saved, and takes steps back and forth', async () => {
     const b = bench({ dirty: true });
     const onFollows = jest.fn();
