@@ -77,7 +77,7 @@ export const ShotTile = memo(function ShotTile({
         )}
         <Signs keeper={!!take?.keeper} falls={!!fall} stale={stale} />
         {next && <UnderWay take={next} progress={progress} />}
-        <HeldBy what={`shot ${shot.id}`} />
+        <HeldBy low what={`shot ${shot.id}`} />
       </button>
       <div className="mt-1.5 text-caption">
         <div className={`truncate leading-tight font-semibold ${worded ? 'font-title text-lg' : 'text-sm'}`}>
