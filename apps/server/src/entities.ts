@@ -4,7 +4,7 @@ import { ReferenceEntity, VectorEntity } from './library/reference.entity';
 import { CollectionEntity } from './library/collections/collection.entity';
 import { ShelfItemEntity } from './library/shelf/shelf.entity';
 import { LookEntity } from './looks/look.entity';
-import { ProjectEntity } from './projects/project.entity';
+import { MemberEntity, ProjectEntity } from './projects/project.entity';
 import { MixEntity, MixVersionEntity } from './mixes/mix.entity';
 import { InvitationEntity, PersonEntity, SessionEntity } from './people/person.entity';
 import { JobEntity } from './platform/jobs/job.entity';
@@ -27,6 +27,7 @@ export const ENTITIES = [
   LookEntity,
   CharacterEntity,
   ProjectEntity,
+  MemberEntity,
   MixEntity,
   MixVersionEntity,
   TakeEntity,

@@ -864,6 +864,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/projects/{id}/members/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ProjectsController_putMember"];
+        post?: never;
+        delete: operations["ProjectsController_removeMember"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/mixes": {
         parameters: {
             query?: never;
@@ -1632,7 +1648,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/v1/strips/of-series/{id}": {
+    "/api/v1/strips/of-series/{seriesId}": {
         parameters: {
             query?: never;
             header?: never;
@@ -2469,6 +2485,19 @@ export interface components {
             /** @description What the stage is drawn in, before looks are laid over it; as prompt and looks ask when none is chosen */
             medium?: components["schemas"]["Medium"];
         };
+        /**
+         * @description at most what the studio lets them do
+         * @enum {string}
+         */
+        ProjectRole: "editor" | "commenter" | "viewer";
+        MemberDto: {
+            /** @description at most what the studio lets them do */
+            role: components["schemas"]["ProjectRole"];
+            /** @description they say which keepers are final */
+            approves: boolean;
+            /** @description the id of the person */
+            person: string;
+        };
         ProjectDto: {
             id: string;
             name: string;
@@ -2485,6 +2514,9 @@ export interface components {
             cast: string[];
             /** @description done with: it stands in no list of what is worked on */
             archived: boolean;
+            /** @description only its members, and owners of the studio, know of it */
+            restricted: boolean;
+            members: components["schemas"]["MemberDto"][];
             updatedAt: string;
             /** @description to be sent with every change */
             version: number;
@@ -2505,10 +2537,17 @@ export interface components {
             /** @description empty for the look of the studio */
             lookId?: string;
             archived?: boolean;
+            restricted?: boolean;
         };
         ArrangedProjectDto: {
             project: components["schemas"]["ProjectDto"];
             back: components["schemas"]["ArrangementDto"];
+        };
+        MembershipDto: {
+            /** @description at most what the studio lets them do */
+            role: components["schemas"]["ProjectRole"];
+            /** @description they say which keepers are final */
+            approves: boolean;
         };
         EmphasisDto: {
             words: string;
@@ -5002,6 +5041,54 @@ export interface operations {
             };
         };
     };
+    ProjectsController_putMember: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MembershipDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectDto"];
+                };
+            };
+        };
+    };
+    ProjectsController_removeMember: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProjectDto"];
+                };
+            };
+        };
+    };
     MixesController_list: {
         parameters: {
             query?: never;
@@ -6336,7 +6423,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                id: string;
+                seriesId: string;
             };
             cookie?: never;
         };

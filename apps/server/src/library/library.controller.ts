@@ -38,6 +38,7 @@ import {
   ReferenceDto,
 } from './reference.dto';
 import { KINDS } from './reference.entity';
+import { reachNow } from '../platform/access/asker';
 import { May } from '../platform/access/may';
 
 @ApiTags('library')
@@ -68,7 +69,7 @@ export class LibraryController {
   @ApiOkResponse({ type: SearchDto })
   @Header('content-type', 'application/json')
   async search(@Query() query: SearchQueryDto, @Res() response: Response): Promise<void> {
-    const json = await this.catalogue.search(catalogueQuery(query), query.words);
+    const json = await this.catalogue.search({ ...catalogueQuery(query), hidden: reachNow().hidden }, query.words);
     response.end(Buffer.from(json.buffer, json.byteOffset, json.byteLength));
   }
 

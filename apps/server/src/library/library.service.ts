@@ -5,6 +5,7 @@ import { UNPREPARED } from '@urbild/core';
 import { randomUUID } from 'crypto';
 import { rm } from 'fs/promises';
 import { BlobStore } from '../platform/blobs/blobStore';
+import { shownNow } from '../platform/access/belonging';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
@@ -267,10 +268,11 @@ export class LibraryService {
   /** In how many mixes each of some references is used. */
   private async uses(ids: readonly string[]): Promise<Map<string, number>> {
     if (!ids.length) return new Map();
+    const shown = shownNow('mix', 'm');
     const rows = await this.em.execute<{ id: string; mixes: number }[]>(
       `select e.value->>'referenceId' as id, count(distinct m.id) as mixes from mix m, json_each(m.influences) e
-         where m.deleted_at is null and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')}) group by 1`,
-      [...ids],
+         where m.deleted_at is null and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')}) and ${shown.sql} group by 1`,
+      [...ids, ...shown.parameters],
     );
     return new Map(rows.map((r) => [r.id, r.mixes]));
   }

@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { MixInfluence, MixSettings, MixState } from '@urbild/core';
+import { belongsToProjects, ofItsMix } from '../platform/access/belonging';
 import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 import { FIRST_PROJECT } from '../projects/project.entity';
 
@@ -11,6 +12,12 @@ export type Quality = (typeof QUALITIES)[number];
 export const MixEntity = defineEntity({
   name: 'Mix',
   tableName: 'mix',
+  filters: belongsToProjects({
+    table: 'mix',
+    path: 'mixes',
+    called: 'This mix',
+    project: (mix) => `${mix}.project_id`,
+  }),
   properties: {
     id: p.string().primary(),
     name: p.string(),
@@ -33,6 +40,7 @@ export type Mix = InferEntity<typeof MixEntity>;
 export const MixVersionEntity = defineEntity({
   name: 'MixVersion',
   tableName: 'mix_version',
+  filters: belongsToProjects({ table: 'mix_version', path: 'mix-versions', called: 'This version', project: ofItsMix }),
   properties: {
     id: p.string().primary(),
     mixId: p.string().index(),

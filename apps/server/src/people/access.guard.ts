@@ -1,8 +1,12 @@
 import { timingSafeEqual } from 'crypto';
 import { Inject, Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import type { Request } from 'express';
-import { ALONE, setAsker, type Asker } from '../platform/access/asker';
+import { EntityManager } from '@mikro-orm/better-sqlite';
+import { ALONE, setAsker, setReach, type Asker } from '../platform/access/asker';
+import { judge } from '../platform/access/judge';
 import { neededBy } from '../platform/access/may';
+import { isEverywhere } from '../platform/access/reach';
+import { Reaches } from '../platform/access/reaches';
 import { CONFIG, type Config } from '../platform/config';
 import { FOLDER_HOLD } from '../platform/folder/folderRelease';
 import type { Hold } from '../platform/folder/lock';
@@ -21,6 +25,8 @@ export class AccessGuard implements CanActivate {
     @Inject(CONFIG) private readonly config: Config,
     @Inject(FOLDER_HOLD) private readonly hold: Hold,
     private readonly sessions: SessionsService,
+    private readonly reaches: Reaches,
+    private readonly em: EntityManager,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -33,6 +39,9 @@ export class AccessGuard implements CanActivate {
       throw Problem.notIn('You are not signed in, or no longer. Sign in; what you were doing is kept in this page.');
     if (needed === undefined) throw Problem.forbidden('Nobody may use this.');
     requireMay(asker, needed);
+    const reach = await this.reaches.of(asker);
+    setReach(reach);
+    if (!isEverywhere(reach)) await judge(this.em, request, { asker, reach, needed });
     return true;
   }
 

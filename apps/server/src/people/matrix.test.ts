@@ -52,7 +52,7 @@ const VIEWER = `
   GET /solves
   GET /solves/{id}
   GET /strips
-  GET /strips/of-series/{id}
+  GET /strips/of-series/{seriesId}
   GET /strips/{id}
   GET /studio
   GET /takes
@@ -152,6 +152,7 @@ const OWNER = `
   POST /people/{id}/reset
   POST /projects
   PATCH /projects/{id}
+  DELETE PUT /projects/{id}/members/{person}
 `;
 
 const operations = (list: string): string[] =>

@@ -2,6 +2,7 @@ import { MikroORM } from '@mikro-orm/better-sqlite';
 import { existsSync } from 'fs';
 import { createInterface } from 'readline';
 import { Writable } from 'stream';
+import { Reaches } from '../platform/access/reaches';
 import { Endings } from '../platform/access/endings';
 import { prepareDatabase } from '../platform/database/prepareDatabase';
 import { databaseFile, type databaseOptions } from '../platform/database/options';
@@ -34,7 +35,7 @@ export async function makeOwner({ dataDir, name, options, password }: OwnerErran
   try {
     await prepareDatabase(orm, databaseFile(dataDir));
     const sessions = new SessionsService(orm.em, new Endings());
-    const people = new PeopleService(orm.em, new EventsService(), sessions);
+    const people = new PeopleService(orm.em, new EventsService(), sessions, new Reaches());
     const known = await orm.em.fork().findOne(PersonEntity, { login: asLogin(name), role: 'owner', deletedAt: null });
     if (known) {
       await people.setPassword(known.id, password);

@@ -1,6 +1,7 @@
 import { EntityManager, type SqlEntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable } from '@nestjs/common';
 import { randomUUID } from 'crypto';
+import { Reaches } from '../platform/access/reaches';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
@@ -31,6 +32,7 @@ export class PeopleService {
     private readonly em: EntityManager,
     private readonly events: EventsService,
     private readonly sessions: SessionsService,
+    private readonly reaches: Reaches,
   ) {}
 
   /** Everybody, in the order in which they came. */
@@ -78,6 +80,7 @@ export class PeopleService {
         version: 1,
       });
     });
+    this.reaches.forget();
     this.events.publish({ type: 'person', id: made.id });
     return made;
   }
@@ -94,6 +97,7 @@ export class PeopleService {
       return person;
     });
     this.sessions.forget(id);
+    this.reaches.forget();
     this.events.publish({ type: 'person', id });
     return changed;
   }
@@ -109,6 +113,7 @@ export class PeopleService {
     });
     await this.sessions.endOthers(id);
     this.sessions.forget(id);
+    this.reaches.forget();
     this.events.publish({ type: 'person', id });
   }
 

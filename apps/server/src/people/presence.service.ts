@@ -1,5 +1,7 @@
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import type { Asker } from '../platform/access/asker';
+import { EntityManager } from '@mikro-orm/better-sqlite';
+import { reachNow, type Asker } from '../platform/access/asker';
+import { projectOfAny } from '../platform/access/belonging';
 import { Endings } from '../platform/access/endings';
 import { EventsService } from '../platform/events/events.service';
 import { PeopleService } from './people.service';
@@ -28,6 +30,7 @@ export class PresenceService implements OnModuleDestroy {
     endings: Endings,
     private readonly events: EventsService,
     private readonly people: PeopleService,
+    private readonly em: EntityManager,
   ) {
     this.endings = endings.all.subscribe((session) => {
       if (this.sessions.delete(session)) this.tell();
@@ -52,16 +55,26 @@ export class PresenceService implements OnModuleDestroy {
     if (session && this.sessions.get(session)?.delete(window)) this.tell();
   }
 
-  /** Everybody's windows, by name. */
+  /** Everybody's windows that whoever asks may know of, by name. */
   async list(): Promise<PlaceDto[]> {
     const people = new Map((await this.people.list()).map((p) => [p.id, p]));
-    return [...this.sessions.values()]
-      .flatMap((windows) => [...windows.values()])
+    const windows = [...this.sessions.values()].flatMap((of) => [...of.values()]);
+    const shown = await Promise.all(windows.map(({ at }) => this.isShown(at)));
+    return windows
+      .filter((_, k) => shown[k])
       .flatMap(({ person: id, at, holds }) => {
         const person = people.get(id);
         return person ? [{ person: id, name: person.name, hue: person.hue, at, ...(holds && { holds }) }] : [];
       })
       .sort((a, b) => a.name.localeCompare(b.name));
+  }
+
+  /** False for a place in a project of which whoever asks may not know. */
+  private async isShown(at: string): Promise<boolean> {
+    const { hidden } = reachNow();
+    if (!hidden.length) return true;
+    const projects = await Promise.all(at.split('/').map((part) => part && projectOfAny(this.em.fork(), part)));
+    return !projects.some((project) => project && hidden.includes(project));
   }
 
   /** Forgets windows that have said nothing for too long; `now` in ms. */

@@ -8,6 +8,7 @@ import { diskStorage } from 'multer';
 import { LoggerModule } from 'nestjs-pino';
 import path from 'path';
 import { Endings } from './access/endings';
+import { Reaches } from './access/reaches';
 import { BackupController } from './backup/backup.controller';
 import { UpkeepService } from './backup/upkeep.service';
 import { BlobsController } from './blobs/blobs.controller';
@@ -49,7 +50,16 @@ export class PlatformModule {
       }),
       limits: { fileSize: LIMITS.uploadBytes, files: 1, fields: 8, fieldSize: 4096, parts: 10 },
     });
-    const parts = [BlobStore, Endings, EventsService, JobsService, UpkeepService, VisionService, WorkersService];
+    const parts = [
+      BlobStore,
+      Endings,
+      EventsService,
+      JobsService,
+      Reaches,
+      UpkeepService,
+      VisionService,
+      WorkersService,
+    ];
     return {
       module: PlatformModule,
       global: true,

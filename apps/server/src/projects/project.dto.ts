@@ -1,10 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { SETTINGS, SHARED_SETTINGS, type SharedSettings } from '@urbild/core';
-import { ArrayMaxSize, IsBoolean, IsInt, IsString, Length, Min } from 'class-validator';
+import { PROJECT_ROLES, SETTINGS, SHARED_SETTINGS, type ProjectRole, type SharedSettings } from '@urbild/core';
+import { ArrayMaxSize, IsBoolean, IsIn, IsInt, IsString, Length, Min } from 'class-validator';
 import { ArrangementDto } from '../library/collections/collection.dto';
 import { declaredFields } from '../platform/input/declaredFields';
 import { IsId, Nested, Optional } from '../platform/input/decorators';
-import type { Project } from './project.entity';
+import type { Member, Project } from './project.entity';
 
 /** Looks and characters that a project picks at most. */
 const MOST_PICKED = 500;
@@ -14,6 +14,19 @@ export class SharedSettingsDto extends declaredFields<Partial<SharedSettings>>(
   SHARED_SETTINGS.map((name) => [name, SETTINGS[name]] as const),
   { optional: true },
 ) {}
+
+/** What somebody may do in a project, and whether they approve. */
+export class MembershipDto {
+  @ApiProperty({ enum: PROJECT_ROLES, enumName: 'ProjectRole', description: 'at most what the studio lets them do' })
+  @IsIn(PROJECT_ROLES)
+  role!: ProjectRole;
+  @ApiProperty({ description: 'they say which keepers are final' }) @IsBoolean() approves!: boolean;
+}
+
+/** Somebody who works in a project. */
+export class MemberDto extends MembershipDto {
+  @ApiProperty({ description: 'the id of the person' }) person!: string;
+}
 
 /** A book, a set of cards, a season of frames. */
 export class ProjectDto {
@@ -31,6 +44,8 @@ export class ProjectDto {
   @ApiProperty({ type: [String], description: 'looks that it picked; none is all' }) looks!: string[];
   @ApiProperty({ type: [String], description: 'characters that it picked; none is all' }) cast!: string[];
   @ApiProperty({ description: 'done with: it stands in no list of what is worked on' }) archived!: boolean;
+  @ApiProperty({ description: 'only its members, and owners of the studio, know of it' }) restricted!: boolean;
+  @ApiProperty({ type: () => [MemberDto] }) members!: MemberDto[];
   @ApiProperty() updatedAt!: string;
   @ApiProperty({ description: 'to be sent with every change' }) version!: number;
 }
@@ -67,6 +82,7 @@ export class ChangeProjectDto extends ProjectFieldsDto {
   @Length(0, 60)
   lookId?: string;
   @ApiProperty({ required: false }) @Optional() @IsBoolean() archived?: boolean;
+  @ApiProperty({ required: false }) @Optional() @IsBoolean() restricted?: boolean;
 }
 
 /** A project after its pictures were arranged, and what takes that back. */
@@ -75,8 +91,10 @@ export class ArrangedProjectDto {
   @ApiProperty() @Nested(() => ArrangementDto) back!: ArrangementDto;
 }
 
-/** The form in which a project leaves the server. */
-export const toProjectDto = (p: Project): ProjectDto => ({
+const toMemberDto = ({ personId, role, approves }: Member): MemberDto => ({ person: personId, role, approves });
+
+/** The form in which a project leaves the server, with those of some members that are its own. */
+export const toProjectDto = (p: Project, members: readonly Member[]): ProjectDto => ({
   id: p.id,
   name: p.name,
   lookId: p.lookId ?? undefined,
@@ -86,6 +104,8 @@ export const toProjectDto = (p: Project): ProjectDto => ({
   looks: p.looks,
   cast: p.cast,
   archived: p.archived,
+  restricted: p.restricted,
+  members: members.filter((m) => m.projectId === p.id).map(toMemberDto),
   updatedAt: p.updatedAt.toISOString(),
   version: p.version,
 });

@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { SharedSettings } from '@urbild/core';
+import type { ProjectRole, SharedSettings } from '@urbild/core';
+import { belongsToProjects } from '../platform/access/belonging';
 
 /** The project that every studio has from the start; mixes that name none belong to it. */
 export const FIRST_PROJECT = 'first';
@@ -8,6 +9,12 @@ export const FIRST_PROJECT = 'first';
 export const ProjectEntity = defineEntity({
   name: 'Project',
   tableName: 'project',
+  filters: belongsToProjects({
+    table: 'project',
+    path: 'projects',
+    called: 'This project',
+    project: (project) => `${project}.id`,
+  }),
   properties: {
     id: p.string().primary(),
     name: p.string(),
@@ -19,6 +26,8 @@ export const ProjectEntity = defineEntity({
     pictures: p.json<string[]>(),
     looks: p.json<string[]>(),
     cast: p.json<string[]>(),
+    /** Only its members, and owners of the studio, know of it. */
+    restricted: p.boolean().default(false),
     /** Done with. */
     archived: p.boolean().default(false),
     createdAt: p.datetime(),
@@ -28,3 +37,21 @@ export const ProjectEntity = defineEntity({
   },
 });
 export type Project = InferEntity<typeof ProjectEntity>;
+
+/** Somebody who works in a project. */
+export const MemberEntity = defineEntity({
+  name: 'Member',
+  tableName: 'member',
+  properties: {
+    /** The ids of the project and of the person, with a space between them. */
+    id: p.string().primary(),
+    projectId: p.string().index(),
+    personId: p.string().index(),
+    /** At most what the studio lets them do. */
+    role: p.string().$type<ProjectRole>(),
+    /** They say which keepers are final. */
+    approves: p.boolean().default(false),
+    createdAt: p.datetime(),
+  },
+});
+export type Member = InferEntity<typeof MemberEntity>;

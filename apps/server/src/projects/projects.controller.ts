@@ -1,7 +1,8 @@
-import { Body, Controller, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import { ArrangementDto } from '../library/collections/collection.dto';
-import { ArrangedProjectDto, ChangeProjectDto, NewProjectDto, ProjectDto } from './project.dto';
+import { ArrangedProjectDto, ChangeProjectDto, MembershipDto, NewProjectDto, ProjectDto } from './project.dto';
+import { MembersService } from './members.service';
 import { ProjectsService } from './projects.service';
 import { May } from '../platform/access/may';
 
@@ -9,7 +10,10 @@ import { May } from '../platform/access/may';
 @ApiTags('projects')
 @Controller('projects')
 export class ProjectsController {
-  constructor(private readonly projects: ProjectsService) {}
+  constructor(
+    private readonly projects: ProjectsService,
+    private readonly members: MembersService,
+  ) {}
 
   /** All of them, the oldest first. */
   @May('see')
@@ -47,5 +51,25 @@ export class ProjectsController {
   @ApiOkResponse({ type: ArrangedProjectDto })
   arrange(@Param('id') id: string, @Body() arrangement: ArrangementDto): Promise<ArrangedProjectDto> {
     return this.projects.arrange(id, arrangement);
+  }
+
+  /** Makes somebody a member, or gives a member another role. */
+  @May('manage')
+  @Put(':id/members/:person')
+  @ApiOkResponse({ type: ProjectDto })
+  putMember(
+    @Param('id') id: string,
+    @Param('person') person: string,
+    @Body() membership: MembershipDto,
+  ): Promise<ProjectDto> {
+    return this.members.put(id, person, membership);
+  }
+
+  /** Somebody is a member no more; what they made stays. */
+  @May('manage')
+  @Delete(':id/members/:person')
+  @ApiOkResponse({ type: ProjectDto })
+  removeMember(@Param('id') id: string, @Param('person') person: string): Promise<ProjectDto> {
+    return this.members.remove(id, person);
   }
 }

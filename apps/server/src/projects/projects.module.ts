@@ -1,11 +1,14 @@
 import { Module } from '@nestjs/common';
+import { PeopleModule } from '../people/people.module';
 import { ProjectsController } from './projects.controller';
+import { MembersService } from './members.service';
 import { ProjectsService } from './projects.service';
 
 /** Projects: what belongs together, and what of the library it works with. */
 @Module({
+  imports: [PeopleModule],
   controllers: [ProjectsController],
-  providers: [ProjectsService],
+  providers: [MembersService, ProjectsService],
   exports: [ProjectsService],
 })
 export class ProjectsModule {}

@@ -6,6 +6,7 @@ import { CharacterEntity } from '../cast/character.entity';
 import { MOST_ITEMS, type ArrangementDto } from '../library/collections/collection.dto';
 import { ReferenceEntity } from '../library/reference.entity';
 import { LookEntity } from '../looks/look.entity';
+import { Reaches } from '../platform/access/reaches';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
@@ -17,7 +18,7 @@ import {
   type NewProjectDto,
   type ProjectDto,
 } from './project.dto';
-import { FIRST_PROJECT, ProjectEntity, type Project } from './project.entity';
+import { FIRST_PROJECT, MemberEntity, ProjectEntity, type Member, type Project } from './project.entity';
 
 /** Projects that a studio may have. */
 const MOST = 200;
@@ -35,15 +36,17 @@ export class ProjectsService {
   constructor(
     private readonly em: EntityManager,
     private readonly events: EventsService,
+    private readonly reaches: Reaches,
   ) {}
 
   async list(): Promise<ProjectDto[]> {
     const all = await this.em.find(ProjectEntity, { deletedAt: null }, { orderBy: { createdAt: 'asc', id: 'asc' } });
-    return all.map(toProjectDto);
+    const members = await membersOf(this.em, all);
+    return all.map((project) => toProjectDto(project, members));
   }
 
   async get(id: string): Promise<ProjectDto> {
-    return toProjectDto(await find(this.em, id));
+    return present(this.em, await find(this.em, id));
   }
 
   /** What a new mix of a project begins with; of the first one where none is named. Throws a not-found {@link Problem}. */
@@ -67,6 +70,7 @@ export class ProjectsService {
         looks: [...new Set(fields.looks)],
         cast: [...new Set(fields.cast)],
         archived: false,
+        restricted: false,
         createdAt: now,
         updatedAt: now,
         version: 1,
@@ -78,15 +82,17 @@ export class ProjectsService {
   async change(id: string, { version, ...fields }: ChangeProjectDto): Promise<ProjectDto> {
     const changed = await together(this.em, async (em) => {
       const project = await find(em, id);
-      requireVersion(project, version, toProjectDto);
+      const members = await membersOf(em, [project]);
+      requireVersion(project, version, (p) => toProjectDto(p, members));
       await requirePicks(em, fields);
-      const { name, lookId, settings, looks, cast, archived } = fields;
+      const { name, lookId, settings, looks, cast, archived, restricted } = fields;
       if (name !== undefined) project.name = name;
       if (lookId !== undefined) project.lookId = lookId || null;
       if (settings !== undefined) project.settings = { ...settings };
       if (looks !== undefined) project.looks = [...new Set(looks)];
       if (cast !== undefined) project.cast = [...new Set(cast)];
       if (archived !== undefined) project.archived = archived;
+      if (restricted !== undefined) project.restricted = restricted;
       project.updatedAt = new Date();
       return project;
     });
@@ -105,12 +111,13 @@ export class ProjectsService {
       changed.updatedAt = new Date();
       return { changed, back: back as ArrangementDto };
     });
-    return { project: this.told(changed), back };
+    return { project: await this.told(changed), back };
   }
 
-  private told(project: Project): ProjectDto {
+  private told(project: Project): Promise<ProjectDto> {
+    this.reaches.forget();
     this.events.publish({ type: 'project', id: project.id });
-    return toProjectDto(project);
+    return present(this.em, project);
   }
 }
 
@@ -120,6 +127,17 @@ async function find(em: Pick<SqlEntityManager, 'findOne'>, id: string): Promise<
   if (!project) throw Problem.notFound('This project');
   return project;
 }
+
+/** The members of some projects, in the order in which they came. */
+const membersOf = (em: Pick<SqlEntityManager, 'find'>, projects: readonly Project[]): Promise<Member[]> =>
+  em.find(
+    MemberEntity,
+    { projectId: { $in: projects.map((p) => p.id) } },
+    { orderBy: { createdAt: 'asc', personId: 'asc' } },
+  );
+
+const present = async (em: Pick<SqlEntityManager, 'find'>, project: Project): Promise<ProjectDto> =>
+  toProjectDto(project, await membersOf(em, [project]));
 
 /** Throws a {@link Problem} unless what a project picks is in the studio. */
 async function requirePicks(

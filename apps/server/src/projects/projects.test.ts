@@ -1,3 +1,4 @@
+import { Reaches } from '../platform/access/reaches';
 import { EventsService } from '../platform/events/events.service';
 import { openMemory, putCharacter, putLook, putReference, type Memory } from '../test/memory';
 import { bringIn, openStudio, type TestStudio } from '../test/studio';
@@ -20,7 +21,7 @@ describe('projects', () => {
   const projects = () => {
     const events = new EventsService();
     events.stream.subscribe((e) => told.push(`${e.type} ${(e as { id: string }).id}`));
-    return new ProjectsService(memory.em(), events);
+    return new ProjectsService(memory.em(), events, new Reaches());
   };
   const pictures = async (id: string) => (await memory.em().findOneOrFail(ProjectEntity, { id })).pictures.join('');
 

@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { MixInfluence, OwnSettings } from '@urbild/core';
+import { belongsToProjects, ofItsMix, ofItsSeries } from '../platform/access/belonging';
 import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** What a shot says differently from the mix that it shares. */
@@ -9,6 +10,7 @@ export type ShotOwn = OwnSettings<MixInfluence>;
 export const SeriesEntity = defineEntity({
   name: 'Series',
   tableName: 'series',
+  filters: belongsToProjects({ table: 'series', path: 'series', called: 'This series', project: ofItsMix }),
   properties: {
     id: p.string().primary(),
     name: p.string(),
@@ -29,6 +31,7 @@ export type Series = InferEntity<typeof SeriesEntity>;
 export const ShotEntity = defineEntity({
   name: 'Shot',
   tableName: 'shot',
+  filters: belongsToProjects({ table: 'shot', path: 'shots', called: 'This shot', project: ofItsSeries }),
   properties: {
     id: p.string().primary(),
     seriesId: p.string().index(),

@@ -48,10 +48,9 @@ export class DeriveService {
 
   /** The same request, drawn by the engine as it is now: a take of its own, to be compared with the one before. */
   async redraw(id: string): Promise<TakeDto> {
-    const { origin, quality, mixId, ...take } = await this.finished(id);
-    const { request, influences, settings } = origin;
-    const made = { influences, settings };
-    const asked = [{ request, quality, made, mixId: mixId ?? undefined, fromTakeId: take.id }];
+    const take = await this.finished(id);
+    const { request, influences, settings } = take.origin;
+    const asked = [{ ...orderFrom(take, request, take.quality), made: { influences, settings } }];
     return (await this.takes.present(await this.queue.put(asked)))[0];
   }
 
@@ -98,5 +97,6 @@ function orderFrom(take: Take, request: RenderRequest, quality: Quality): TakeOr
   const { influences, settings } = take.origin;
   const start = request.start && { of: 'take' as const, id: take.id, change: request.start.change };
   const made = { influences, settings: settings && start ? { ...settings, start } : settings };
-  return { request, quality, made, mixId: take.mixId ?? undefined, fromTakeId: take.id };
+  const [mixId, besideMixId] = [take.mixId ?? undefined, take.besideMixId ?? undefined];
+  return { request, quality, made, mixId, besideMixId, fromTakeId: take.id };
 }

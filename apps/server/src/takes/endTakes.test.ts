@@ -46,7 +46,10 @@ test('finished drafts are kept up to a number, and those that somebody marked or
   await studio.ask.patch(`/api/v1/takes/${first.id}`).send({ version: done.version, rating: 3 }).expect(200);
   // copies of a finished draft, older than it, as a long afternoon leaves them
   await em().execute(
-    `insert into take select 'old-' || value, mix_id, shot_id, is_control, control_id, quality, status, request_hash, origin,
+    `insert into take (id, mix_id, shot_id, is_control, control_id, quality, status, request_hash, origin,
+       picture_hash, thumbnail_hash, descriptors_hash, shares, understood, unheard, measurements, error, keeper,
+       created_at, finished_at, deleted_at, version, rating, rejected, note, from_take_id, trial, controlled)
+     select 'old-' || value, mix_id, shot_id, is_control, control_id, quality, status, request_hash, origin,
        picture_hash, thumbnail_hash, descriptors_hash, shares, understood, unheard, measurements, error, keeper,
        created_at - 1000 - value, finished_at, deleted_at, version, case value when 50 then 5 else 0 end, rejected, note, from_take_id,
        trial, controlled

@@ -13,6 +13,7 @@ import type {
 } from '@urbild/core';
 import type { InfluenceRemark, RenderedFigure, RenderRequest, ShareRecord } from '@urbild/engine';
 import type { Quality } from '../mixes/mix.entity';
+import { belongsToProjects, ofItsSeries } from '../platform/access/belonging';
 import { NAMES_BLOB, NAMES_BLOBS_INSIDE, NO_BLOB } from '../platform/blobs/blobFields';
 
 export type TakeStatus = 'queued' | 'rendering' | 'done' | 'failed' | 'cancelled';
@@ -68,14 +69,31 @@ export interface TakeTrial {
   };
 }
 
+/** The project of a take: that of its mix, of the mix for which it was tried, or of its shot. */
+const ofItsMixOrShot = (take: string): string =>
+  `coalesce((select m.project_id from mix m where m.id = coalesce(${take}.mix_id, ${take}.beside_mix_id)), (select ${ofItsSeries('h')} from shot h where h.id = ${take}.shot_id))`;
+
+/** A control is shown to whoever is shown a take that is measured by it. */
+const shownByIts = (take: string, seen: (project: string) => string): string =>
+  `(${take}.is_control = 0 or exists (select 1 from take u where u.control_id = ${take}.id and ${seen(ofItsMixOrShot('u'))}))`;
+
 /** One rendered picture with everything that made it. A control is a take without influences, shared by many. */
 export const TakeEntity = defineEntity({
   name: 'Take',
   tableName: 'take',
+  filters: belongsToProjects({
+    table: 'take',
+    path: 'takes',
+    called: 'This take',
+    project: ofItsMixOrShot,
+    shown: shownByIts,
+  }),
   properties: {
     id: p.string().primary(),
     mixId: p.string().nullable().index(),
     shotId: p.string().nullable().index(),
+    /** The mix for which it was tried, among whose takes it is not: of cells of strips, drafts of searches and frames of sequences. */
+    besideMixId: p.string().nullable().index(),
     isControl: p.boolean(),
     controlId: p.string().nullable().index(),
     /** False for takes that are not measured against a control, as frames of sequences. */
@@ -85,9 +103,9 @@ export const TakeEntity = defineEntity({
     /** SHA-256 of request and engine: equal hashes are equal pictures. */
     requestHash: p.string().index().comment(NO_BLOB),
     origin: p.json<TakeOrigin>().comment(NAMES_BLOBS_INSIDE),
-    pictureHash: p.string().nullable().comment(NAMES_BLOB),
-    thumbnailHash: p.string().nullable().comment(NAMES_BLOB),
-    descriptorsHash: p.string().nullable().comment(NAMES_BLOB),
+    pictureHash: p.string().nullable().index().comment(NAMES_BLOB),
+    thumbnailHash: p.string().nullable().index().comment(NAMES_BLOB),
+    descriptorsHash: p.string().nullable().index().comment(NAMES_BLOB),
     shares: p.json<readonly ShareRecord[]>().nullable(),
     understood: p.json<readonly UnderstoodSpan[]>().nullable(),
     unheard: p.json<readonly TextSpan[]>().nullable(),

@@ -26,6 +26,8 @@ const USUAL_PRIORITY: Readonly<Record<Quality, number>> = { draft: 0, proof: 1, 
 export interface TakeLinks {
   readonly mixId?: string;
   readonly shotId?: string;
+  /** Instead of a mix: the one for which it is tried, among whose takes it is not to stand. */
+  readonly besideMixId?: string;
   readonly fromTakeId?: string;
   readonly trial?: TakeTrial;
   /** False for takes that are not measured against their control, as frames of sequences. */
@@ -128,13 +130,14 @@ export class TakeQueue {
   }
 
   private async take(em: Manager, order: TakeOrder, controls: Map<string, Take>): Promise<Take> {
-    const { request, quality, made, mixId, shotId, fromTakeId, trial, controlled = true } = order;
+    const { request, quality, made, mixId, shotId, besideMixId, fromTakeId, trial, controlled = true } = order;
     const control =
       isControl(request) || !controlled ? undefined : await this.controlOf(em, request, quality, controls);
     return em.create(TakeEntity, {
       ...fields(request, quality, made, this.engine.capabilities),
       mixId: mixId ?? null,
       shotId: shotId ?? null,
+      besideMixId: besideMixId ?? null,
       fromTakeId: fromTakeId ?? null,
       trial: trial ?? null,
       controlId: control?.id ?? null,
@@ -172,6 +175,7 @@ function fields(
     id: randomUUID(),
     mixId: null,
     shotId: null,
+    besideMixId: null,
     controlId: null,
     fromTakeId: null,
     isControl: false,

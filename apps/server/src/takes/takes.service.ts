@@ -5,6 +5,7 @@ import { MixEntity, type Quality } from '../mixes/mix.entity';
 import { MixVersionsService } from '../mixes/mixVersions.service';
 import { SourcesService } from '../mixes/sources.service';
 import { blobUrl } from '../platform/blobs/blobUrl';
+import { shownNow } from '../platform/access/belonging';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
@@ -49,11 +50,12 @@ export class TakesService {
 
   /** Finished takes that a reference, look or character had a part in, newest first. */
   async madeWith(id: string): Promise<TakeDto[]> {
+    const shown = shownNow('take', 't');
     const rows = await this.em.execute<{ id: string }[]>(
       `select t.id from take t, json_each(t.origin, '$.influences') e
-       where t.deleted_at is null and t.status = 'done' and t.quality <> 'draft' and e.value->>'referenceId' = ?
+       where t.deleted_at is null and t.status = 'done' and t.quality <> 'draft' and e.value->>'referenceId' = ? and ${shown.sql}
        group by t.id order by max(t.created_at) desc limit 60`,
-      [id],
+      [id, ...shown.parameters],
     );
     const takes = await this.em.find(
       TakeEntity,
@@ -65,15 +67,17 @@ export class TakesService {
 
   /** For every mix that has one, the picture that stands for it: the newest keeper, else the newest take, one of its series and a draft last. */
   async covers(): Promise<CoverDto[]> {
+    const shown = shownNow('take', 't');
     const rows = await this.em.execute<{ mixId: string; thumbnail: string }[]>(
       `select mix_id as mixId, thumbnail_hash as thumbnail from (
          select mix_id, thumbnail_hash, row_number() over (
            partition by mix_id order by keeper desc, shot_id is not null, quality = 'draft', rejected, created_at desc
          ) as place
-         from take
+         from take t
          where deleted_at is null and status = 'done' and is_control = 0 and trial is null and mix_id is not null
-           and thumbnail_hash is not null
+           and thumbnail_hash is not null and ${shown.sql}
        ) where place = 1`,
+      shown.parameters,
     );
     return rows.map(({ mixId, thumbnail }) => ({ mixId, thumbnailUrl: blobUrl(thumbnail) }));
   }
@@ -84,12 +88,13 @@ export class TakesService {
    */
   async worked(ids: readonly string[]): Promise<WorkedDto[]> {
     if (!ids.length) return [];
+    const shown = shownNow('take', 't');
     const rows = await this.em.execute<{ id: string; referenceId: string; influence: string; weight: number }[]>(
       `select t.id, e.value->>'referenceId' as referenceId, e.value->>'id' as influence, e.value->>'weight' as weight
        from take t, json_each(t.origin, '$.influences') e
        where t.deleted_at is null and t.keeper = 1 and e.value->>'on' and e.value->>'weight' > 0
-         and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')})`,
-      [...ids],
+         and e.value->>'referenceId' in (${ids.map(() => '?').join(', ')}) and ${shown.sql}`,
+      [...ids, ...shown.parameters],
     );
     const kept = await this.em
       .fork()

@@ -12,6 +12,7 @@ import {
 import { figureFor, namedTraits } from '@urbild/engine';
 import { CastService } from '../cast/cast.service';
 import type { TraitTalliesDto } from '../cast/character.dto';
+import { shownNow } from '../platform/access/belonging';
 import { TakeEntity, type Take } from './take.entity';
 
 /** How many takes are counted, the newest. */
@@ -28,11 +29,13 @@ export class TallyService {
   /** Throws a not-found Problem for an unknown or deleted character. */
   async of(id: string): Promise<TraitTalliesDto> {
     const character = await this.cast.find(id);
+    const seen = shownNow('take', 't');
     const rows = await this.em.execute<{ id: string }[]>(
       `select t.id from take t, json_each(t.origin, '$.influences') e
        where t.deleted_at is null and t.status = 'done' and t.is_control = 0 and t.rejected = 0 and e.value->>'referenceId' = ?
+         and ${seen.sql}
        group by t.id order by max(t.created_at) desc limit ${COUNTED}`,
-      [id],
+      [id, ...seen.parameters],
     );
     const takes = await this.em.find(TakeEntity, { id: { $in: rows.map((r) => r.id) } });
     const shown = takes.flatMap((t) => shownIn(t, character.name, id) ?? []);

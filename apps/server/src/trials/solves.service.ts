@@ -116,7 +116,7 @@ export class SolvesService implements JobHandler, OnModuleInit {
       quality ??= before ? (await em.fork().findOne(TakeEntity, { id: before.takeId }))?.quality : 'draft';
       const ids: string[] = [];
       for (const one of states) {
-        const asked = () => this.queue.ask(one, quality ?? 'draft', { priority: PRIORITY });
+        const asked = () => this.queue.ask(one, quality ?? 'draft', { priority: PRIORITY, besideMixId: solve.mixId });
         ids.push((await RequestContext.create(em.fork(), asked)).id);
       }
       const takes: Take[] = [];

@@ -82,7 +82,13 @@ export class StripsService {
     if (strange.length) throw Problem.invalid(strange);
     const orders: TakeOrder[] = [];
     for (const cell of cells)
-      orders.push({ request: await this.queue.request(cell, quality), quality, made: cell, priority: PRIORITY });
+      orders.push({
+        request: await this.queue.request(cell, quality),
+        quality,
+        made: cell,
+        besideMixId: mixId,
+        priority: PRIORITY,
+      });
     const strip = await together(this.em, async (em) =>
       em.create(StripEntity, {
         id: randomUUID(),
@@ -107,7 +113,7 @@ export class StripsService {
     const states = cellsOf(strip.state, strip.axes);
     if (cell >= states.length) throw Problem.notFound('This cell');
     await together(this.em, async () => {
-      const take = await this.queue.ask(states[cell], 'proof');
+      const take = await this.queue.ask(states[cell], 'proof', { besideMixId: strip.mixId });
       strip.takeIds = strip.takeIds.map((old, k) => (k === cell ? take.id : old));
     });
     this.events.publish({ type: 'strip', id });

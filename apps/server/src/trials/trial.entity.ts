@@ -1,6 +1,7 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Axis, MixInfluence, MixState, ShotPlan, Targets, Trial } from '@urbild/core';
 import type { Quality } from '../mixes/mix.entity';
+import { belongsToProjects, ofItsMix } from '../platform/access/belonging';
 import { NAMES_BLOBS_INSIDE } from '../platform/blobs/blobFields';
 
 /** A shot over which something is tried, as it was then. */
@@ -19,6 +20,7 @@ export interface TrialShots {
 export const StripEntity = defineEntity({
   name: 'Strip',
   tableName: 'strip',
+  filters: belongsToProjects({ table: 'strip', path: 'strips', called: 'This strip', project: ofItsMix }),
   properties: {
     id: p.string().primary(),
     mixId: p.string().index(),
@@ -50,6 +52,7 @@ export interface SolveTrial extends Trial {
 export const SolveEntity = defineEntity({
   name: 'Solve',
   tableName: 'solve',
+  filters: belongsToProjects({ table: 'solve', path: 'solves', called: 'This search', project: ofItsMix }),
   properties: {
     id: p.string().primary(),
     mixId: p.string().index(),

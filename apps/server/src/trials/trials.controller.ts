@@ -23,9 +23,9 @@ export class TrialsController {
 
   /** The test strips over shots of a series, newest first. */
   @May('see')
-  @Get('strips/of-series/:id')
+  @Get('strips/of-series/:seriesId')
   @ApiOkResponse({ type: [StripDto] })
-  stripsOfSeries(@Param('id') id: string): Promise<StripDto[]> {
+  stripsOfSeries(@Param('seriesId') id: string): Promise<StripDto[]> {
     return this.strips.ofSeries(id);
   }
 

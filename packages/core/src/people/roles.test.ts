@@ -1,4 +1,4 @@
-import { may, PERMISSIONS, ROLE_WORDS, ROLES, rolesThatMay } from './roles';
+import { may, PERMISSIONS, PROJECT_ROLES, ROLE_WORDS, roleInProject, ROLES, rolesThatMay } from './roles';
 
 // by hand: what the studio promises (docs/sharing.md), one row a role
 const PROMISED = {
@@ -35,4 +35,32 @@ test('who can grant a thing is told by role', () => {
 test('every role has a name and a sentence of its own', () => {
   expect(new Set(ROLES.map((role) => ROLE_WORDS[role].label)).size).toBe(ROLES.length);
   for (const role of ROLES) expect(ROLE_WORDS[role].sentence).toMatch(/^[A-Z].*\.$/);
+});
+
+describe('a role in a project', () => {
+  // by hand: of the studio, what each membership leaves
+  const LEFT = {
+    editor: { editor: 'editor', commenter: 'commenter', viewer: 'viewer' },
+    commenter: { editor: 'commenter', commenter: 'commenter', viewer: 'viewer' },
+    viewer: { editor: 'viewer', commenter: 'viewer', viewer: 'viewer' },
+  } as const;
+
+  test('is at most that of the studio, and a project can give less', () => {
+    for (const restricted of [true, false])
+      for (const studio of PROJECT_ROLES)
+        for (const member of PROJECT_ROLES)
+          expect(roleInProject(studio, { restricted, member })).toBe(LEFT[studio][member]);
+  });
+
+  test('of somebody who is no member is that of the studio, and none where only members know of it', () => {
+    for (const studio of PROJECT_ROLES) {
+      expect(roleInProject(studio, { restricted: false })).toBe(studio);
+      expect(roleInProject(studio, { restricted: true })).toBeUndefined();
+    }
+  });
+
+  test('of an owner stays that of an owner, whatever the project says', () => {
+    expect(roleInProject('owner', { restricted: true })).toBe('owner');
+    expect(roleInProject('owner', { restricted: false, member: 'viewer' })).toBe('owner');
+  });
 });

@@ -51,3 +51,25 @@ export function may({ role, mayExport = false }: Permitted, permission: Permissi
 /** Roles of which everybody may do something, from the most to the least. */
 export const rolesThatMay = (permission: Permission): Role[] =>
   ROLES.filter((role) => TABLE[permission][role] === true);
+
+/** Roles that a project can give: nobody is made an owner of the studio by it. */
+export const PROJECT_ROLES = ['editor', 'commenter', 'viewer'] as const satisfies readonly Role[];
+export type ProjectRole = (typeof PROJECT_ROLES)[number];
+
+/** Of a project, what decides about what somebody may do in it. */
+export interface ProjectAccess {
+  /** Only its members, and owners of the studio, know of it; everybody otherwise. */
+  readonly restricted: boolean;
+  /** The role that it gives them; undefined for somebody who is no member. */
+  readonly member?: ProjectRole;
+}
+
+/**
+ * Somebody's role in a project: that of the studio is the ceiling, and a project can give less. Undefined for somebody who may not even
+ * know of it.
+ */
+export function roleInProject(studio: Role, { restricted, member }: ProjectAccess): Role | undefined {
+  if (studio === 'owner') return studio;
+  if (!member) return restricted ? undefined : studio;
+  return ROLES[Math.max(ROLES.indexOf(studio), ROLES.indexOf(member))];
+}

@@ -129,8 +129,14 @@ test('looks, cast, collections and mixes: where a picture is used', () => {
     looks: new Map([['chalk', new Set(['r1', 'r2'])]]),
     cast: new Map([['ilse', new Set(['r3'])]]),
     mixes: new Map([
-      ['r1', { count: 2, last: 10 }],
-      ['r4', { count: 1, last: 20 }],
+      [
+        'r1',
+        [
+          { project: 'book', count: 1, last: 10 },
+          { project: 'cards', count: 1, last: 5 },
+        ],
+      ],
+      ['r4', [{ project: 'cards', count: 1, last: 20 }]],
     ]),
     collections: new Map([
       [
@@ -151,6 +157,10 @@ test('looks, cast, collections and mixes: where a picture is used', () => {
   expect(c.ask({}).facets).toMatchObject({ unused: 4, look: { chalk: 2 }, character: { ilse: 1 } });
   expect(c.ask({ sort: 'used' }).ids.slice(0, 2)).toEqual(['r1', 'r4']);
   expect(c.ask({ sort: 'recent' }).ids.slice(0, 2)).toEqual(['r4', 'r1']);
+  // what is used in projects that somebody may not know of is not used, for them, and the projects are not there
+  expect(c.ask({ used: 'used', hidden: ['cards'] }).ids).toEqual(['r1']);
+  expect(c.ask({ hidden: ['book', 'cards'] }).facets.unused).toBe(6);
+  expect(c.ask({ hidden: ['reeds'] }).facets.collection).toEqual({});
   // a collection has an order of its own, and another one where that is asked for
   expect(c.ask({ collection: 'reeds' }).ids).toEqual(['r4', 'r1', 'r5']);
   expect(c.ask({ collection: 'reeds', sort: 'newest' }).ids).toEqual(['r5', 'r4', 'r1']);

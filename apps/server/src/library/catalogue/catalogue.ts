@@ -32,8 +32,8 @@ export interface Uses {
   /** Set id -> ids of its references. */
   readonly looks: ReadonlyMap<string, ReadonlySet<string>>;
   readonly cast: ReadonlyMap<string, ReadonlySet<string>>;
-  /** Reference id -> in how many mixes it is, and when the last of them was changed, milliseconds since 1970. */
-  readonly mixes: ReadonlyMap<string, MixUse>;
+  /** Reference id -> in which projects it is in mixes. */
+  readonly mixes: ReadonlyMap<string, readonly UseIn[]>;
   /** Collection id -> the places of its references in their order. */
   readonly collections: ReadonlyMap<string, ReadonlyMap<string, number>>;
 }
@@ -42,6 +42,11 @@ export interface Uses {
 export interface MixUse {
   readonly count: number;
   readonly last: number;
+}
+
+/** The same, of the mixes of one project. */
+export interface UseIn extends MixUse {
+  readonly project: string;
 }
 
 export const SORTS = ['newest', 'oldest', 'title', 'rating', 'used', 'recent', 'arranged', 'likeness'] as const;
@@ -68,6 +73,8 @@ export interface CatalogueQuery {
   readonly colour?: { readonly lab: readonly [number, number, number]; readonly tolerance: number };
   readonly like?: { readonly id: string; readonly by: 'content' | 'style' };
   readonly sort?: Sort;
+  /** Projects of which whoever asks may not know: what is used there only is not used, for them. */
+  readonly hidden?: readonly string[];
 }
 
 /** How often each value of each facet occurs among what the other facets leave. */
@@ -85,7 +92,7 @@ export interface CatalogueResult {
   readonly facets: Facets;
 }
 
-type Narrowing = keyof Omit<CatalogueQuery, 'like' | 'sort' | 'colour' | 'found'>;
+type Narrowing = keyof Omit<CatalogueQuery, 'like' | 'sort' | 'colour' | 'found' | 'hidden'>;
 
 const NOWHERE: Uses = { looks: new Map(), cast: new Map(), mixes: new Map(), collections: new Map() };
 
@@ -102,6 +109,7 @@ export class Catalogue {
   readonly #content = new VectorTable();
   readonly #style = new VectorTable();
   #uses: Uses = NOWHERE;
+  #mixes: ReadonlyMap<string, MixUse> = new Map();
   #order: CatalogueRow[] | undefined;
   #titles: CatalogueRow[] | undefined;
 
@@ -132,11 +140,14 @@ export class Catalogue {
 
   useIn(uses: Uses): void {
     this.#uses = uses;
+    this.#mixes = usedIn(uses.mixes, []);
   }
 
   /** Answers a query: ids in order, their aspects for laying them out, counts for every facet. */
   ask(query: CatalogueQuery): CatalogueResult {
-    const { looks, cast, mixes, collections } = this.#uses;
+    const { looks, cast, collections } = this.#uses;
+    const hidden = query.hidden ?? [];
+    const mixes = hidden.length ? usedIn(this.#uses.mixes, hidden) : this.#mixes;
     const look = query.look ? (looks.get(query.look) ?? new Set<string>()) : undefined;
     const character = query.character ? (cast.get(query.character) ?? new Set<string>()) : undefined;
     const places = query.collection ? (collections.get(query.collection) ?? new Map<string, number>()) : undefined;
@@ -177,11 +188,13 @@ export class Catalogue {
       count(counts, row, failed, mixes);
       if (!failures) chosen.push(row);
     }
-    const sorted = this.#sort(chosen, query, colour, places);
+    const sorted = this.#sort(chosen, query, { colour, places, mixes });
     for (const [id, members] of looks) counts.look[id] = members.size;
     for (const [id, members] of cast) counts.character[id] = members.size;
-    for (const [id, members] of collections)
+    for (const [id, members] of collections) {
+      if (hidden.includes(id)) continue;
       counts.collection[id] = [...members.keys()].filter((m) => this.#rows.get(m)?.away === false).length;
+    }
     return {
       ids: sorted.map((r) => r.id),
       aspects: sorted.map((r) => Math.round(r.aspect * 1000) / 1000),
@@ -238,14 +251,8 @@ export class Catalogue {
     return this.#order;
   }
 
-  #sort(
-    rows: CatalogueRow[],
-    query: CatalogueQuery,
-    colour: ((r: CatalogueRow) => number) | undefined,
-    places: ReadonlyMap<string, number> | undefined,
-  ): CatalogueRow[] {
+  #sort(rows: CatalogueRow[], query: CatalogueQuery, { colour, places, mixes }: Ordering): CatalogueRow[] {
     if (query.like) return rows;
-    const { mixes } = this.#uses;
     switch (query.sort ?? (colour ? 'likeness' : places ? 'arranged' : 'newest')) {
       case 'likeness': {
         if (!colour) return rows;
@@ -268,6 +275,25 @@ export class Catalogue {
         return rows;
     }
   }
+}
+
+/** What rows can be ordered by. */
+interface Ordering {
+  readonly colour: ((r: CatalogueRow) => number) | undefined;
+  readonly places: ReadonlyMap<string, number> | undefined;
+  readonly mixes: ReadonlyMap<string, MixUse>;
+}
+
+/** In how many mixes references are, in all projects but the hidden ones. */
+function usedIn(mixes: Uses['mixes'], hidden: readonly string[]): Map<string, MixUse> {
+  const out = new Map<string, MixUse>();
+  for (const [id, uses] of mixes) {
+    const seen = uses.filter((u) => !hidden.includes(u.project));
+    if (!seen.length) continue;
+    const count = seen.reduce((sum, u) => sum + u.count, 0);
+    out.set(id, { count, last: Math.max(...seen.map((u) => u.last)) });
+  }
+  return out;
 }
 
 /** How far a row is from having a colour, over the tolerance; small spots count less. */
@@ -299,7 +325,7 @@ const emptyFacets = (): Counting => ({
 });
 
 /** Counts a row in the facets that it passes: a facet counts what all the others leave. */
-function count(c: Counting, r: CatalogueRow, failed: Narrowing | undefined, mixes: Uses['mixes']): void {
+function count(c: Counting, r: CatalogueRow, failed: Narrowing | undefined, mixes: ReadonlyMap<string, MixUse>): void {
   const add = (name: 'kind' | 'tag' | 'rights' | 'state', value: string) => {
     if (!failed || failed === name) c[name][value] = (c[name][value] ?? 0) + 1;
   };

@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3';
 import type { Swatch } from '@urbild/core';
-import { Catalogue, type CatalogueRow, type RowVectors, type Uses } from './catalogue';
+import { Catalogue, type CatalogueRow, type RowVectors, type UseIn, type Uses } from './catalogue';
 import type { CheckState, Kind, Rights } from '../reference.entity';
 
 interface Row {
@@ -92,11 +92,17 @@ export class CatalogueReader {
       sets(`select t.id, e.value->>'referenceId' from ${table} t, json_each(t.items) e where t.deleted_at is null`);
     const used = this.#db
       .prepare(
-        `select e.value->>'referenceId', count(distinct m.id), max(m.updated_at) from mix m, json_each(m.influences) e
-          where m.deleted_at is null group by 1`,
+        `select e.value->>'referenceId', m.project_id, count(distinct m.id), max(m.updated_at)
+          from mix m, json_each(m.influences) e where m.deleted_at is null group by 1, 2`,
       )
       .raw()
-      .all() as [string, number, number][];
+      .all() as [string, string, number, number][];
+    const mixes = new Map<string, UseIn[]>();
+    for (const [id, project, count, last] of used) {
+      const uses = mixes.get(id);
+      if (uses) uses.push({ project, count, last });
+      else mixes.set(id, [{ project, count, last }]);
+    }
     const arranged = this.#db
       .prepare(
         `select c.id, e.value, e.key from collection c, json_each(c.items) e where c.deleted_at is null
@@ -110,7 +116,7 @@ export class CatalogueReader {
     return {
       looks: members('look'),
       cast: members('character'),
-      mixes: new Map(used.map(([id, count, last]) => [id, { count, last }])),
+      mixes,
       collections,
     };
   }

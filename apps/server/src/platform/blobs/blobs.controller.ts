@@ -1,3 +1,4 @@
+import { MikroORM } from '@mikro-orm/core';
 import { Controller, Get, Param, Res } from '@nestjs/common';
 import { ApiExcludeController } from '@nestjs/swagger';
 import type { Response } from 'express';
@@ -5,6 +6,8 @@ import { pipeline } from 'stream/promises';
 import { Problem } from '../problems/problem';
 import { BlobStore } from './blobStore';
 import { May } from '../access/may';
+import { reachNow } from '../access/asker';
+import { isShownTo } from './shownBlobs';
 
 /** The picture formats that the store hands out, by their first bytes. */
 function mediaType(head: Buffer): string {
@@ -18,11 +21,15 @@ function mediaType(head: Buffer): string {
 @ApiExcludeController()
 @Controller('blobs')
 export class BlobsController {
-  constructor(private readonly blobs: BlobStore) {}
+  constructor(
+    private readonly blobs: BlobStore,
+    private readonly orm: MikroORM,
+  ) {}
 
   @May('see')
   @Get(':hash')
   async get(@Param('hash') hash: string, @Res() response: Response): Promise<void> {
+    if (!(await this.isShown(hash))) throw Problem.notFound('This picture');
     const file = await this.blobs.open(hash);
     if (!file) throw Problem.notFound('This picture');
     try {
@@ -43,5 +50,11 @@ export class BlobsController {
     } finally {
       await file.close();
     }
+  }
+
+  /** False for a picture that is only in projects of which whoever asks may not know. */
+  private async isShown(hash: string): Promise<boolean> {
+    const { hidden } = reachNow();
+    return !hidden.length || isShownTo(this.orm, hidden, hash);
   }
 }

@@ -122,6 +122,10 @@ export class JobsService implements OnModuleDestroy {
       .find(JobEntity, { state: { $in: ['failed', 'aside'] } }, { orderBy: { finishedAt: 'desc' }, limit: 100 });
   }
 
+  find(id: string): Promise<Job | null> {
+    return this.orm.em.fork().findOne(JobEntity, { id });
+  }
+
   /** Tries a failed job, or one that was set aside, again; false when there is none of this id. */
   async retry(id: string): Promise<boolean> {
     const found = await together(this.orm.em.fork(), async (em) => {

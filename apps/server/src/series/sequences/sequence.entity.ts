@@ -2,12 +2,14 @@ import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { FrameMove } from '@urbild/engine';
 import type { MixState } from '@urbild/core';
 import type { Quality } from '../../mixes/mix.entity';
+import { belongsToProjects, ofItsSeries } from '../../platform/access/belonging';
 import { NAMES_BLOBS_INSIDE } from '../../platform/blobs/blobFields';
 
 /** A short run of frames over one shot: all rendered freely, and once more held by one of them. */
 export const SequenceEntity = defineEntity({
   name: 'Sequence',
   tableName: 'sequence',
+  filters: belongsToProjects({ table: 'sequence', path: 'sequences', called: 'This sequence', project: ofItsSeries }),
   properties: {
     id: p.string().primary(),
     seriesId: p.string().index(),

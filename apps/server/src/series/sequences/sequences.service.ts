@@ -10,7 +10,7 @@ import { EventsService } from '../../platform/events/events.service';
 import { Problem } from '../../platform/problems/problem';
 import { WorkersService } from '../../platform/workers/workers.service';
 import { TakeEntity, type Take } from '../../takes/take.entity';
-import { TakeQueue } from '../../takes/takeQueue.service';
+import { TakeQueue, type TakeOrder } from '../../takes/takeQueue.service';
 import { TakesService } from '../../takes/takes.service';
 import { SeriesPlanService } from '../seriesPlan.service';
 import { SeriesService } from '../series.service';
@@ -83,7 +83,7 @@ export class SequencesService {
         state,
         move: plain,
         quality,
-        freeIds: await this.ask(requests, { quality, state }),
+        freeIds: await this.ask(requests, { quality, made: state, besideMixId: series.mixId }),
         hold: null,
         heldIds: null,
         createdAt: new Date(),
@@ -106,7 +106,11 @@ export class SequencesService {
     const others = free.filter((_, k) => k !== frame).map((take) => ({ ...take.origin.request, hold }));
     await together(this.em, async () => {
       await this.stop(sequence.heldIds ?? []);
-      const heldIds = await this.ask(others, { quality, state });
+      const heldIds = await this.ask(others, {
+        quality,
+        made: state,
+        besideMixId: free[frame].besideMixId ?? undefined,
+      });
       heldIds.splice(frame, 0, free[frame].id);
       Object.assign(sequence, { hold: frame, heldIds });
     });
@@ -114,12 +118,9 @@ export class SequencesService {
     return this.present(sequence);
   }
 
-  private async ask(
-    requests: readonly RenderRequest[],
-    { quality, state }: Pick<Sequence, 'quality' | 'state'>,
-  ): Promise<string[]> {
-    const links = { quality, made: state, priority: PRIORITY, controlled: false };
-    return (await this.queue.put(requests.map((request) => ({ request, ...links })))).map((take) => take.id);
+  private async ask(requests: readonly RenderRequest[], order: Omit<TakeOrder, 'request'>): Promise<string[]> {
+    const orders = requests.map((request) => ({ request, ...order, priority: PRIORITY, controlled: false }));
+    return (await this.queue.put(orders)).map((take) => take.id);
   }
 
   /** Puts a sequence away and stops what is not rendered yet. */

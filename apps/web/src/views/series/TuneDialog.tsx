@@ -87,7 +87,7 @@ function useTuning(series: Series, shotIds: readonly string[], influence: string
   const key = ['strips', 'series', series.id];
   const { data: strips } = useQuery({
     queryKey: key,
-    queryFn: () => ask(api.GET('/api/v1/strips/of-series/{id}', { params: { path: { id: series.id } } })),
+    queryFn: () => ask(api.GET('/api/v1/strips/of-series/{seriesId}', { params: { path: { seriesId: series.id } } })),
   });
   const make = useMutation({
     mutationFn: () =>

@@ -23,7 +23,7 @@ describe('tuning a weight', () => {
     ),
   };
   const tune = (shotIds: string[], strips: unknown[], more: object = {}) => {
-    const asked = answers({ 'GET /api/v1/strips/of-series/{id}': strips, ...more });
+    const asked = answers({ 'GET /api/v1/strips/of-series/{seriesId}': strips, ...more });
     const onClose = jest.fn();
     show(<TuneDialog series={aSeries(shots)} shotIds={shotIds} lookup={lookup} onClose={onClose} />);
     return { asked, onClose };
@@ -61,7 +61,7 @@ describe('tuning a weight', () => {
 
   test('more than six shots are too many', () => {
     const many = Array.from({ length: 7 }, (_, k) => aShot({ id: `s${k}` }));
-    answers({ 'GET /api/v1/strips/of-series/{id}': [] });
+    answers({ 'GET /api/v1/strips/of-series/{seriesId}': [] });
     show(<TuneDialog series={aSeries(many)} shotIds={many.map((s) => s.id)} lookup={lookup} onClose={() => {}} />);
     expect(screen.getByText('Choose at most six shots.')).toBeVisible();
     expect(screen.getByRole('button', { name: 'Draw 35 drafts' })).toBeDisabled();

@@ -109,7 +109,7 @@ test.each([
   ['tune', 'Tune a weight over 1 shots'],
   [{ swap: 'a' }, 'Hold everything, swap Carved quay'],
 ] as const)('the dialog %j', (open, title) => {
-  answers({ 'GET /api/v1/looks': [], 'GET /api/v1/cast': [], 'GET /api/v1/strips/of-series/{id}': [] });
+  answers({ 'GET /api/v1/looks': [], 'GET /api/v1/cast': [], 'GET /api/v1/strips/of-series/{seriesId}': [] });
   const props = { series: series(), picked: ['a'], lookup, acts: {} as never, onClose: () => {} };
   const { rerender } = show(<SeriesDialogs {...props} open={open} />);
   expect(screen.getByRole('dialog')).toHaveTextContent(title);
