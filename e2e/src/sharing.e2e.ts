@@ -86,6 +86,21 @@ test('a link lets somebody in with its role; a role that is changed is told at o
   await petra.screenshot(path.join(await shotsFolder(), 'studio.png'));
 });
 
+test('a project that is closed to others is gone from their page at once, and comes back for a member', async () => {
+  const sees = async () => (await pageOf(juna)).includes('My first project');
+  await juna.until('the project', sees);
+  await (await petra.find('button[aria-label="Who works in it: My first project"]')).click();
+  expect(await faultsOfAccess(petra)).toEqual([]);
+  await (await petra.find('fieldset label:last-child input[name^="open-"]')).click();
+  await juna.until('it is gone', async () => !(await sees()));
+  const role = await petra.find('select[aria-label="Juna Berg in My first project"]');
+  await role.sendKeys('Ed');
+  await juna.until('it is back', sees);
+  expect(await pageOf(juna)).toContain('Only its members and owners know of it.');
+  await (await petra.find('fieldset label:nth-of-type(1) input[name^="open-"]')).click();
+  await shows(juna, 'Everybody in the studio works in it.');
+});
+
 test('whoever is removed is asked above the page, which stays', async () => {
   await juna.driver.get(`${studio.url}/looks`);
   await juna.until('the looks', async () => (await juna.driver.getTitle()).startsWith('Looks'));

@@ -135,6 +135,7 @@ const SHEETS: readonly Step[] = [
   ['and comes back', () => post(`collections/${at('boats')}/restore`), ['collection boats']],
   ['a project', () => post('projects', { name: 'Cards' }), ['project'], 'cards'],
   ['its name', () => change('projects', 'cards', { name: 'Small cards' }), ['project cards']],
+  ['who may know of it', () => change('projects', 'cards', { restricted: true }), ['access', 'project cards']],
   ['what it picks', () => post(`projects/${at('cards')}/arrange`, { place: [{ id: at('barn') }] }), ['project cards']],
   ['a look', () => post('looks', { name: 'Sea', items: [{ referenceId: at('quay'), weight: 1 }] }), ['look'], 'sea'],
   ['its name', () => change('looks', 'sea', { name: 'Deep sea' }), ['look sea']],

@@ -2493,8 +2493,6 @@ export interface components {
         MemberDto: {
             /** @description at most what the studio lets them do */
             role: components["schemas"]["ProjectRole"];
-            /** @description they say which keepers are final */
-            approves: boolean;
             /** @description the id of the person */
             person: string;
         };
@@ -2546,8 +2544,6 @@ export interface components {
         MembershipDto: {
             /** @description at most what the studio lets them do */
             role: components["schemas"]["ProjectRole"];
-            /** @description they say which keepers are final */
-            approves: boolean;
         };
         EmphasisDto: {
             words: string;

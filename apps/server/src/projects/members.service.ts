@@ -25,23 +25,22 @@ export class MembersService implements OnModuleInit {
   }
 
   /** Makes somebody a member, or gives a member another role. Throws a not-found {@link Problem} for an unknown project or person. */
-  async put(projectId: string, personId: string, { role, approves }: MembershipDto): Promise<ProjectDto> {
+  async put(projectId: string, personId: string, { role }: MembershipDto): Promise<ProjectDto> {
     await this.people.get(personId);
     await together(this.em, async (em) => {
       await requireProject(em, projectId);
       const member = await em.findOne(MemberEntity, { projectId, personId });
-      if (member) Object.assign(member, { role, approves });
+      if (member) member.role = role;
       else
         em.create(MemberEntity, {
           id: `${projectId} ${personId}`,
           projectId,
           personId,
           role,
-          approves,
           createdAt: new Date(),
         });
     });
-    return this.told(projectId, personId);
+    return this.told(projectId);
   }
 
   /** Throws a not-found {@link Problem} for somebody who is no member. */
@@ -52,14 +51,13 @@ export class MembersService implements OnModuleInit {
       if (!member) throw Problem.notFound('This member');
       em.remove(member);
     });
-    return this.told(projectId, personId);
+    return this.told(projectId);
   }
 
-  private told(projectId: string, personId: string): Promise<ProjectDto> {
+  private told(projectId: string): Promise<ProjectDto> {
     this.reaches.forget();
     this.events.publish({ type: 'project', id: projectId });
-    // somebody sees more or less than before: they look at everything again
-    this.events.publish({ type: 'person', id: personId });
+    this.events.publish({ type: 'access' });
     return this.projects.get(projectId);
   }
 

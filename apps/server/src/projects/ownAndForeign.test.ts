@@ -106,7 +106,7 @@ const answers = async (agent: Agent, operations: readonly string[]) => {
   return out;
 };
 const join = (role: string) =>
-  studio.owner.put(`/api/v1/projects/${ids.project}/members/${juna.id}`).send({ role, approves: false }).expect(200);
+  studio.owner.put(`/api/v1/projects/${ids.project}/members/${juna.id}`).send({ role }).expect(200);
 
 /** What a window of somebody hears from now on. */
 async function listen(login: string, password: string) {
@@ -233,7 +233,7 @@ test('nobody hears of it, and of what becomes open one hears at once', async () 
   await heard.until('event: shelf');
   expect(heard.all()).not.toContain(ids.mix);
   await join('editor');
-  await heard.until(juna.id);
+  await heard.until('event: access');
   await rename('Not secret any more');
   await heard.until(ids.mix);
   await studio.owner.delete(`/api/v1/projects/${ids.project}/members/${juna.id}`).expect(200);
@@ -273,10 +273,7 @@ describe('a member may at most what the project lets them', () => {
   test('elsewhere they may as before, and nobody is an editor by a project who is not in the studio', async () => {
     await juna.agent.post('/api/v1/mixes').send({ name: 'Mine' }).expect(201);
     const vera = await studio.newPerson('viewer', 'vera');
-    await studio.owner
-      .put(`/api/v1/projects/${ids.project}/members/${vera.id}`)
-      .send({ role: 'editor', approves: true })
-      .expect(200);
+    await studio.owner.put(`/api/v1/projects/${ids.project}/members/${vera.id}`).send({ role: 'editor' }).expect(200);
     await vera.agent.get(`/api/v1/mixes/${ids.mix}`).expect(200);
     await vera.agent.patch(`/api/v1/mixes/${ids.mix}`).send({ name: 'x' }).expect(403);
   });
@@ -304,15 +301,15 @@ describe('a member may at most what the project lets them', () => {
 
 test('only owners say who is a member; somebody or a project that is not there is said to be so', async () => {
   const member = `/api/v1/projects/${ids.project}/members/${juna.id}`;
-  const fields = { role: 'editor', approves: false };
+  const fields = { role: 'editor' };
   await juna.agent.put(member).send(fields).expect(403);
   await juna.agent.delete(member).expect(403);
   await studio.owner.delete(member).expect(404);
   await studio.owner.put(`/api/v1/projects/${ids.project}/members/nobody`).send(fields).expect(404);
   await studio.owner.put(`/api/v1/projects/nowhere/members/${juna.id}`).send(fields).expect(404);
-  await studio.owner.put(member).send({ role: 'owner', approves: false }).expect(400);
-  const { body } = await studio.owner.put(member).send({ role: 'viewer', approves: true }).expect(200);
-  expect((body as { members: object[] }).members).toContainEqual({ person: juna.id, role: 'viewer', approves: true });
+  await studio.owner.put(member).send({ role: 'owner' }).expect(400);
+  const { body } = await studio.owner.put(member).send({ role: 'viewer' }).expect(200);
+  expect((body as { members: object[] }).members).toContainEqual({ person: juna.id, role: 'viewer' });
 });
 
 test('no operation on things of projects is left out here', async () => {

@@ -15,12 +15,11 @@ export class SharedSettingsDto extends declaredFields<Partial<SharedSettings>>(
   { optional: true },
 ) {}
 
-/** What somebody may do in a project, and whether they approve. */
+/** What somebody may do in a project. */
 export class MembershipDto {
   @ApiProperty({ enum: PROJECT_ROLES, enumName: 'ProjectRole', description: 'at most what the studio lets them do' })
   @IsIn(PROJECT_ROLES)
   role!: ProjectRole;
-  @ApiProperty({ description: 'they say which keepers are final' }) @IsBoolean() approves!: boolean;
 }
 
 /** Somebody who works in a project. */
@@ -91,7 +90,7 @@ export class ArrangedProjectDto {
   @ApiProperty() @Nested(() => ArrangementDto) back!: ArrangementDto;
 }
 
-const toMemberDto = ({ personId, role, approves }: Member): MemberDto => ({ person: personId, role, approves });
+const toMemberDto = ({ personId, role }: Member): MemberDto => ({ person: personId, role });
 
 /** The form in which a project leaves the server, with those of some members that are its own. */
 export const toProjectDto = (p: Project, members: readonly Member[]): ProjectDto => ({

@@ -49,8 +49,6 @@ export const MemberEntity = defineEntity({
     personId: p.string().index(),
     /** At most what the studio lets them do. */
     role: p.string().$type<ProjectRole>(),
-    /** They say which keepers are final. */
-    approves: p.boolean().default(false),
     createdAt: p.datetime(),
   },
 });

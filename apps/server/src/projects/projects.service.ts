@@ -96,7 +96,9 @@ export class ProjectsService {
       project.updatedAt = new Date();
       return project;
     });
-    return this.told(changed);
+    const told = await this.told(changed);
+    if (fields.restricted !== undefined) this.events.publish({ type: 'access' });
+    return told;
   }
 
   /** Picks pictures, leaves some, moves some: by their neighbours, so that two people can do so at the same time. */

@@ -28,6 +28,7 @@ const TOUCHING = [
   'character',
   'project',
   'person',
+  'access',
   'presence',
   'collection',
   'shelf',

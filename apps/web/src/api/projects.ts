@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
+import { may, roleInProject, type Permission, type ProjectRole } from '@urbild/core';
 import { useEffect, useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
 import { useNotice } from '../parts/notices';
@@ -7,6 +8,7 @@ import { api, ask, type Mix } from './client';
 import type { Pile } from './collections';
 import { keys } from './keys';
 import { chooseProject, chosenProject, hearChoice, rememberPlace } from './projectChoice';
+import { useMay, useMe } from './me';
 import { useMixes } from './queries';
 
 /** A book, a set of cards, a season of frames. */
@@ -30,6 +32,18 @@ export function useProject(): Project | undefined {
     projects?.find((p) => mixes?.some((m) => m.projectId === p.id)) ??
     projects?.[0]
   );
+}
+
+/** True where one may do something in the project that one works in; by the table that the server goes by too. */
+export function useMayHere(permission: Permission): boolean {
+  const { data: me } = useMe();
+  const project = useProject();
+  const mayAnyhow = useMay(permission);
+  if (!me?.person || !project) return mayAnyhow;
+  const { id, role } = me.person;
+  const member = project.members.find((m) => m.person === id)?.role;
+  const here = roleInProject(role, { restricted: project.restricted, member });
+  return here !== undefined && may({ ...me.person, role: here }, permission);
 }
 
 /** Something of a project is looked at: that is the project that one works in now, and this is one's place in it. */
@@ -77,6 +91,12 @@ export function useProjectActs() {
   };
   return {
     make: (body: Schemas['NewProjectDto']) => act(ask(api.POST('/api/v1/projects', { body }))),
+    /** Makes somebody a member, or gives a member another role; without a role they are a member no more. */
+    setMember: ({ id }: Project, person: string, role: ProjectRole | undefined) => {
+      const params = { path: { id, person } };
+      const of = '/api/v1/projects/{id}/members/{person}' as const;
+      return act(ask(role ? api.PUT(of, { params, body: { role } }) : api.DELETE(of, { params })));
+    },
     change: ({ id, version }: Project, change: Omit<Schemas['ChangeProjectDto'], 'version'>) =>
       act(ask(api.PATCH('/api/v1/projects/{id}', { params: { path: { id } }, body: { ...change, version } }))),
   };

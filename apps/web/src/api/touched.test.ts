@@ -66,6 +66,12 @@ test('a reference is read again with the looks that hold it, and what was read o
   );
 });
 
+test('when one may know of other projects than before, all that is of projects is read again, and nothing of the library but what is found', async () => {
+  expect(await readAgain({ type: 'access' })).toEqual(
+    sorted(...DATA.map(([key]) => key).filter(([of]) => ['mixes', 'series', 'takes', 'search'].includes(of as string))),
+  );
+});
+
 test('a look is read again with its own reading', async () => {
   expect(await readAgain({ type: 'look', id: 'l2' })).toEqual(
     sorted(keys.looks, keys.lookReading('l2', 1), keys.search('a')),

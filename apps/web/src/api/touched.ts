@@ -71,6 +71,9 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
       ];
     case 'person':
       return [keys.people, keys.invitations, keys.me].map((key) => ({ key, wait: 0 }));
+    case 'access':
+      // one may see more or less than before
+      return [keys.projects, keys.mixes, ['series'], ['takes'], ['search']].map((key) => ({ key, wait: 0 }));
     case 'presence':
       return [{ key: keys.presence, wait: 0 }];
     case 'shelf':

@@ -13,8 +13,11 @@ export const ROLE_WORDS: Readonly<Record<Role, { readonly label: string; readonl
     label: 'Editor',
     sentence: 'Adds references, changes mixes and series, makes pictures and hands them over.',
   },
-  commenter: { label: 'Commenter', sentence: 'Sees everything, rates takes and writes notes to them.' },
-  viewer: { label: 'Viewer', sentence: 'Sees everything and changes nothing.' },
+  commenter: {
+    label: 'Commenter',
+    sentence: 'Sees the library and the projects, rates takes and writes notes to them.',
+  },
+  viewer: { label: 'Viewer', sentence: 'Sees the library and the projects, and changes nothing.' },
 };
 
 /** What a permission lets somebody do, to follow "may not" and "may". */

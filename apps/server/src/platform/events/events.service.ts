@@ -11,6 +11,8 @@ export type StudioEvent =
   | { readonly type: 'collection'; readonly id: string }
   | { readonly type: 'project'; readonly id: string }
   | { readonly type: 'person'; readonly id: string }
+  /** Who may know of which project is another matter than before: everybody looks at everything again. */
+  | { readonly type: 'access' }
   /** Somebody has gone elsewhere in the studio, or holds something else. */
   | { readonly type: 'presence' }
   | { readonly type: 'mix'; readonly id: string }

@@ -53,7 +53,9 @@ test('a role that is taken away while one types is said at once; what was typed 
   await status();
   allowed = false;
   become('viewer');
-  expect(await screen.findByText('Your role is viewer now. Sees everything and changes nothing.')).toBeVisible();
+  expect(
+    await screen.findByText('Your role is viewer now. Sees the library and the projects, and changes nothing.'),
+  ).toBeVisible();
   const mix = mixOf('mix kept');
   act(() => mix.change(() => ({ prompt: 'a quay' })));
   expect(await screen.findByText(/As a viewer you may not change anything here\./)).toBeVisible();

@@ -1,6 +1,6 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { useMay } from '../../api/me';
+import { useMayHere } from '../../api/projects';
 import { Button } from '../../parts/Button';
 import type { BenchMix } from './useBenchMix';
 
@@ -17,7 +17,7 @@ interface Props {
 export function RenderFoot({ bench, busy, follows, onFollows, onRender }: Props) {
   const [count, setCount] = useState(1);
   const empty = !bench.mix.prompt.trim();
-  const edits = useMay('edit');
+  const edits = useMayHere('edit');
   if (!edits) return <OnlyLooking />;
   return (
     <div className="flex flex-col gap-2 border-t border-line bg-paper p-3.5 pt-2.5">

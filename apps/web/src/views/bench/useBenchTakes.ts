@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router';
 import { useAskForTake, type TakeWish } from '../../api/askForTake';
 import { api, ask, type Take } from '../../api/client';
 import { keys } from '../../api/keys';
-import { useMay } from '../../api/me';
+import { useMayHere } from '../../api/projects';
 import { useTakes } from '../../api/queries';
 import { useNotice } from '../../parts/notices';
 
@@ -38,7 +38,7 @@ export function useBenchTakes(mixId: string): BenchTakes {
   const [followed, setFollowed] = useState<string | undefined>(undefined);
   const { data: all, isPending } = useTakes(mixId);
   const { mutate, isPending: asking } = useAskForTake();
-  const edits = useMay('edit');
+  const edits = useMayHere('edit');
   const kept = useMemo(() => (all ?? []).filter((t) => t.quality !== 'draft'), [all]);
   const asked = search.get('take');
   const show = useCallback(

@@ -5,6 +5,7 @@ import { FirstOwner } from './FirstOwner';
 import { Invitations } from './Invitations';
 import { OwnSide } from './OwnSide';
 import { People } from './People';
+import { Projects } from './Projects';
 
 /** The studio itself: who works in it and how they come in, and its backups. */
 export function StudioView() {
@@ -19,6 +20,7 @@ export function StudioView() {
           <h1 className="font-title text-3xl font-semibold">The studio</h1>
           {me.hasOwner ? <People /> : <FirstOwner />}
           {manages && me.hasOwner && <Invitations />}
+          {me.hasOwner && <Projects />}
         </div>
         <div className="flex flex-col gap-9 pt-2">
           {me.person && <OwnSide />}

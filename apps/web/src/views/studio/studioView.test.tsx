@@ -25,6 +25,7 @@ function open(me: object, by: Readonly<Record<string, unknown>> = {}): Asked[] {
   const asked = answers({
     'GET /api/v1/me': me,
     'GET /api/v1/people': [PETRA, JUNA],
+    'GET /api/v1/projects': [],
     'GET /api/v1/invitations': [LINK],
     'GET /api/v1/me/sessions': [SESSION, OLD],
     'GET /api/v1/backups': [{ name: 'b', made: '2026-12-01T10:00:00Z', files: 12, bytes: 5 * 1024 * 1024 }],

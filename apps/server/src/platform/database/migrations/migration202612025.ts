@@ -13,7 +13,7 @@ export class Migration202612025 extends Migration {
   override up(): void {
     this.addSql('alter table `project` add column `restricted` integer not null default false');
     this.addSql(
-      'create table `member` (`id` text not null primary key, `project_id` text not null, `person_id` text not null, `role` text not null, `approves` integer not null default false, `created_at` datetime not null)',
+      'create table `member` (`id` text not null primary key, `project_id` text not null, `person_id` text not null, `role` text not null, `created_at` datetime not null)',
     );
     this.addSql('create index `member_project_id_index` on `member` (`project_id`)');
     this.addSql('create index `member_person_id_index` on `member` (`person_id`)');
