@@ -12,6 +12,7 @@ import { blobPath } from '../blobs/blobStore';
 import { restoreBackup } from './archive';
 import { backupsDir, listBackups, manifestOf, newestGoodBackup, poolDir } from './backups';
 import type { BackupDto } from './backup.controller';
+import { keepBlob } from './makeBackup';
 import { UpkeepService } from './upkeep.service';
 
 let folder: string;
@@ -44,6 +45,36 @@ test('a backup holds the database and every file that it names; unchanged files 
     first.name,
   ]);
   expect(newestGoodBackup(studio.dataDir)).toContain(second.name);
+});
+
+describe('a file that is put beside the backups', () => {
+  const from = () => path.join(folder, 'from');
+  const to = (name: string) => path.join(folder, 'beside', name);
+  const refuses = (code: string) => () => Promise.reject(Object.assign(new Error(code), { code }));
+  beforeEach(() => writeFile(from(), 'pixels'));
+
+  test('is only named twice where the disk can', async () => {
+    await keepBlob(from(), to('a'));
+    expect((await stat(to('a'))).ino).toBe((await stat(from())).ino);
+  });
+
+  test('is copied where it cannot, as to another disk', async () => {
+    await keepBlob(from(), to('b'), refuses('EXDEV'));
+    expect(await readFile(to('b'), 'utf8')).toBe('pixels');
+    expect((await stat(to('b'))).ino).not.toBe((await stat(from())).ino);
+  });
+
+  test('is left as it is where it is there already, or comes there meanwhile', async () => {
+    await writeFile(to('c'), 'kept');
+    await keepBlob(from(), to('c'));
+    expect(await readFile(to('c'), 'utf8')).toBe('kept');
+    await keepBlob(from(), to('d'), refuses('EEXIST'));
+    expect(await stat(to('d')).catch(() => 'none')).toBe('none');
+  });
+
+  test.each(['ENOSPC', 'ENOENT'])('is not given up on quietly: %s', async (code) => {
+    await expect(keepBlob(from(), to('e'), refuses(code))).rejects.toThrow(code);
+  });
 });
 
 test('backups are kept by count, and what none of them names goes', async () => {

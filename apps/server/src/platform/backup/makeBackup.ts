@@ -28,11 +28,11 @@ export interface BackupWish {
 }
 
 /** Puts a blob beside the backups; one that is there already is not copied again, and where the disk can, it is only named twice. */
-async function keepBlob(from: string, to: string): Promise<void> {
+export async function keepBlob(from: string, to: string, name: typeof link = link): Promise<void> {
   if (await stat(to).catch(() => undefined)) return;
   await mkdir(path.dirname(to), { recursive: true });
   try {
-    await link(from, to);
+    await name(from, to);
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code;
     if (code === 'EEXIST') return;

@@ -231,6 +231,9 @@ describe('the tray', () => {
   test('a look is added by Enter or by two clicks, and nothing starts from it', async () => {
     const { onAdd, onStart } = tray();
     await userEvent.click(screen.getByRole('tab', { name: 'Looks' }));
+    const chosen = () => screen.getAllByRole('tab', { selected: true }).map((tab) => [tab.textContent, tab.className]);
+    expect(chosen()).toEqual([['Looks', expect.stringContaining('border-ink')]]);
+    expect(screen.getByRole('tab', { name: 'Cast' }).className).toContain('border-transparent');
     const look = await screen.findByRole('button', { name: 'Ink, style: add to the course' });
     fireEvent.keyDown(look, { key: 'Enter' });
     fireEvent.doubleClick(look);
