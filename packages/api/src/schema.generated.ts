@@ -48,6 +48,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/me/directory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectoryController_begin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/me/directory/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectoryController_arrive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/me": {
         parameters: {
             query?: never;
@@ -1810,6 +1842,10 @@ export interface components {
             person?: components["schemas"]["PersonDto"];
             /** @description the session that this is */
             session?: string;
+            /** @description a directory through which one can come in: what people call it */
+            directory?: string;
+            /** @description the directory knows that this is the person */
+            listed?: boolean;
         };
         SignInDto: {
             login: string;
@@ -3435,6 +3471,45 @@ export interface operations {
         requestBody?: never;
         responses: {
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    DirectoryController_begin: {
+        parameters: {
+            query?: {
+                /** @description where in the page one comes back to */
+                to?: string;
+                /** @description the link by which one is invited */
+                join?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    DirectoryController_arrive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -33,3 +33,21 @@ export function tokenOf(config: Pick<Config, 'share'>, request: Request): string
   const token = (request.cookies as Record<string, unknown> | undefined)?.[optionsFor(config).name];
   return typeof token === 'string' && token.length < 200 ? token : undefined;
 }
+
+/** Held by a browser that has gone to the directory, until it comes back: sent to the way in alone. */
+const HOLDER = 'urbild-way';
+const WAY = '/api/v1/me/directory';
+
+export function setHolder(config: Pick<Config, 'share'>, response: Response, holder: string): void {
+  const options = { httpOnly: true, secure: isSecure(config), sameSite: 'lax', path: WAY } as const;
+  response.cookie(HOLDER, holder, { ...options, maxAge: 10 * 60_000 });
+}
+
+export function clearHolder(config: Pick<Config, 'share'>, response: Response): void {
+  response.clearCookie(HOLDER, { httpOnly: true, secure: isSecure(config), sameSite: 'lax', path: WAY });
+}
+
+export function holderOf(request: Request): string | undefined {
+  const holder = (request.cookies as Record<string, unknown> | undefined)?.[HOLDER];
+  return typeof holder === 'string' && holder.length < 200 ? holder : undefined;
+}

@@ -79,11 +79,11 @@ export class InvitationsService {
     return find(this.em.fork(), token);
   }
 
-  /** Uses a link: somebody new is in the studio, or somebody has a new password. */
-  async accept(token: string, fields: NewPersonDto): Promise<Person> {
+  /** Uses a link: somebody new is in the studio, whom a directory knows by an id if it does; or somebody has a new password. */
+  async accept(token: string, fields: NewPersonDto, directoryId?: string): Promise<Person> {
     const invitation = await this.read(token);
     const id = invitation.personId;
-    if (!id) return this.people.add(fields, invitation, (em) => use(em, token));
+    if (!id) return this.people.add({ ...fields, directoryId }, invitation, (em) => use(em, token));
     await this.people.setPassword(id, fields.password, (em) => use(em, token));
     await this.sessions.endOthers(id);
     return this.people.get(id);

@@ -9,6 +9,8 @@ import { openShared, type Agent, type SharedStudio } from '../test/people';
 const ANYBODY = `
   GET POST /join/{token}
   GET /me
+  GET /me/directory
+  GET /me/directory/answer
   POST /me/session
 `;
 const VIEWER = `

@@ -58,7 +58,7 @@ export class PeopleService {
 
   /** Adds somebody; `first` is done in the same transaction and may refuse. */
   async add(
-    { name, login, password }: NewPersonDto,
+    { name, login, password, directoryId }: NewPersonDto & { readonly directoryId?: string },
     { role, mayExport }: Pick<Person, 'role' | 'mayExport'>,
     first: (em: SqlEntityManager) => Promise<void>,
   ): Promise<Person> {
@@ -73,6 +73,7 @@ export class PeopleService {
         name,
         login: asLogin(login),
         password: kept,
+        directoryId: directoryId ?? null,
         hue: Math.round(25 + there * HUE_STEP) % 360,
         role,
         mayExport,
@@ -110,6 +111,7 @@ export class PeopleService {
       person.deletedAt = new Date();
       // somebody else may come by the same name
       person.login = `${person.login} ${person.id}`;
+      person.directoryId = null;
     });
     await this.sessions.endOthers(id);
     this.sessions.forget(id);

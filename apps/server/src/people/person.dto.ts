@@ -31,6 +31,9 @@ export class MeDto {
   @ApiProperty({ required: false, type: PersonDto, description: 'absent for somebody who is not in' })
   person?: PersonDto;
   @ApiProperty({ required: false, description: 'the session that this is' }) session?: string;
+  @ApiProperty({ required: false, description: 'a directory through which one can come in: what people call it' })
+  directory?: string;
+  @ApiProperty({ required: false, description: 'the directory knows that this is the person' }) listed?: boolean;
 }
 
 /** Somebody who comes in with a name and a password. */

@@ -13,6 +13,8 @@ export const PersonEntity = defineEntity({
     login: p.string().unique(),
     /** argon2id with its parameters and salt (PHC string). */
     password: p.text(),
+    /** Who they are in the directory; null for those who come in by their password alone. */
+    directoryId: p.string().nullable().unique(),
     /** Hue of their mark, degrees 0..359. */
     hue: p.integer(),
     role: p.string().$type<Role>(),

@@ -6,6 +6,7 @@ import { May } from '../platform/access/may';
 import { CONFIG, type Config } from '../platform/config';
 import { Problem } from '../platform/problems/problem';
 import { clearToken, setToken } from './cookie';
+import { DirectoryService } from './directory/directory.service';
 import { PeopleService } from './people.service';
 import { ChangePasswordDto, MeDto, SessionDto, SignInDto, toPersonDto, toSessionDto } from './person.dto';
 import { SessionsService } from './sessions.service';
@@ -20,6 +21,7 @@ export class SessionController {
     private readonly people: PeopleService,
     private readonly sessions: SessionsService,
     private readonly signing: SignInService,
+    private readonly directory: DirectoryService,
   ) {}
 
   /** Who this is, as far as it is known. */
@@ -53,8 +55,14 @@ export class SessionController {
       alone: !share,
       hasOwner: await this.people.hasOwner(),
       ...(share?.publicUrl && { publicUrl: share.publicUrl }),
-      ...(asker?.person && { person: toPersonDto(await this.people.get(asker.person)), session: asker.session }),
+      ...(this.directory.name && { directory: this.directory.name }),
+      ...(asker?.person && (await this.own(asker.person, asker.session))),
     };
+  }
+
+  private async own(id: string, session: string | undefined): Promise<Pick<MeDto, 'person' | 'session' | 'listed'>> {
+    const person = await this.people.get(id);
+    return { person: toPersonDto(person), session, listed: person.directoryId !== null };
   }
 
   /** Goes out, in this browser. */

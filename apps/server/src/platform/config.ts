@@ -52,6 +52,8 @@ export const USAGE = `Urbild: a studio for weighing references
   --host ADDRESS     with --share: listen on this address (127.0.0.1), 0.0.0.0 for all
   --public-url URL   with --share: where browsers find it, behind a proxy
   --tls-cert FILE --tls-key FILE   with --share: its own certificate and key
+  --oidc-issuer URL --oidc-client ID   with --share: people may come in through this directory (OpenID Connect)
+  --oidc-secret-file FILE --oidc-name NAME   its secret for this studio, and what people call it
   --help        this page`;
 
 const LOOPBACK = ['127.0.0.1', '::1', 'localhost'];
@@ -88,6 +90,10 @@ export function readConfig(args: readonly string[], root: string): Config | Erra
         'public-url': { type: 'string' },
         'tls-cert': { type: 'string' },
         'tls-key': { type: 'string' },
+        'oidc-issuer': { type: 'string' },
+        'oidc-client': { type: 'string' },
+        'oidc-secret-file': { type: 'string' },
+        'oidc-name': { type: 'string' },
         help: { type: 'boolean', default: false },
       },
     }));

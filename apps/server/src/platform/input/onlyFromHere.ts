@@ -21,12 +21,21 @@ export function onlyFromHere(share: Share | undefined): RequestHandler {
     const foreign =
       !isOurs(host) ||
       (origin !== undefined && hostOf(origin, share !== undefined) !== host) ||
-      (request.path.startsWith('/api') && typeof site === 'string' && !OWN_SITES.includes(site));
+      (request.path.startsWith('/api') &&
+        typeof site === 'string' &&
+        !OWN_SITES.includes(site) &&
+        !isSentBack(request));
     if (!foreign) return next();
     const { document } = Problem.forbidden('This studio answers only to pages of its own.');
     response.status(document.status).type('application/problem+json').send(JSON.stringify(document));
   };
 }
+
+/** Where a directory sends browsers back to, as a page of its own: who comes there is looked at more closely. */
+const SENT_BACK = '/api/v1/me/directory/answer';
+
+const isSentBack = ({ method, path, headers }: Request): boolean =>
+  method === 'GET' && path === SENT_BACK && headers['sec-fetch-mode'] === 'navigate';
 
 /** The host of a page's origin; none for one that is reached otherwise than the studio is: by TLS only where it is shared. */
 function hostOf(origin: string, secureToo: boolean): string | undefined {
