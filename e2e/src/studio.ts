@@ -20,7 +20,15 @@ export class RunningStudio {
     port = 0,
     root = ROOT,
     share = false,
-  }: { demo?: boolean; dataDir?: string; port?: number; root?: string; share?: boolean } = {}): Promise<RunningStudio> {
+    options = [],
+  }: {
+    demo?: boolean;
+    dataDir?: string;
+    port?: number;
+    root?: string;
+    share?: boolean;
+    options?: readonly string[];
+  } = {}): Promise<RunningStudio> {
     const folder = dataDir ?? (await mkdtemp(path.join(os.tmpdir(), 'urbild-e2e-')));
     const args = [
       path.join(root, 'apps/server/dist/main.js'),
@@ -30,6 +38,7 @@ export class RunningStudio {
       folder,
       ...(demo ? [] : ['--no-demo']),
       ...(share ? ['--share'] : []),
+      ...options,
     ];
     const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
     const url = await new Promise<string>((resolve, reject) => {

@@ -59,8 +59,9 @@ export class DirectoryController {
     const search = new URLSearchParams(request.originalUrl.split('?')[1] ?? '');
     const arrived = await this.directory.arrive(search, holderOf(request));
     clearHolder(this.config, response);
-    if ('refused' in arrived) return response.redirect(303, `/?way=${arrived.refused}`);
-    if (askerOf(request)?.person !== arrived.person.id)
+    const own = askerOf(request)?.person;
+    if ('refused' in arrived) return response.redirect(303, `${own ? '/studio' : '/'}?way=${arrived.refused}`);
+    if (own !== arrived.person.id)
       setToken(this.config, response, await this.sessions.begin(arrived.person, request.headers['user-agent'] ?? ''));
     response.redirect(303, arrived.to);
   }

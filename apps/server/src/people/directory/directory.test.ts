@@ -109,7 +109,7 @@ test('whoever is in can be known by it from then on; somebody whom it knows as a
   const again = studio.stranger();
   await through(again, 'juna');
   expect(await who(again)).toMatchObject({ person: { name: 'juna', role: 'editor' } });
-  expect(await through(studio.owner, 'juna', '?to=/studio')).toBe('/?way=taken');
+  expect(await through(studio.owner, 'juna', '?to=/studio')).toBe('/studio?way=taken');
   expect(await who(studio.owner)).toMatchObject({ person: { name: 'Petra Wild' }, listed: false });
 });
 

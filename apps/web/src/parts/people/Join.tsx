@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, ask } from '../../api/client';
 import { useSignIn } from '../../api/me';
 import { Button } from '../Button';
+import { DirectoryWay } from './DirectoryWay';
 import { EntryFrame } from './EntryFrame';
 import { isLongEnough, NewPersonFields, NOBODY, type NewPerson } from './NewPersonFields';
 
@@ -56,6 +57,7 @@ export function Join({ token, onIn }: Props) {
       <Button look="main" type="submit" disabled={!fields.login.trim() || !isLongEnough(fields.password)}>
         {reset ? 'Set the password' : 'Come in'}
       </Button>
+      {!reset && <DirectoryWay act="Come in through" join={token} />}
     </EntryFrame>
   );
 }

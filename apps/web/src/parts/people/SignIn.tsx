@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useSignIn } from '../../api/me';
 import { Button } from '../Button';
+import { DirectoryWay } from './DirectoryWay';
 import { EntryField, EntryFrame } from './EntryFrame';
 
 /** Comes in by name and password. `again` is for somebody who was in a moment ago, and whose work waits in the page. */
@@ -28,6 +29,7 @@ export function SignIn({ again = false }: { again?: boolean }) {
       <Button look="main" type="submit" disabled={busy || !login.trim() || !password}>
         Sign in
       </Button>
+      <DirectoryWay act="Sign in through" />
       {!again && <p className="text-sm text-muted">No name here yet? An owner of the studio can send you a link.</p>}
     </EntryFrame>
   );

@@ -152,3 +152,39 @@ test.each([
   ['Ana de la Mar', 'AM'],
   ['  ', ''],
 ])('the mark of "%s" says %s', (name, initials) => expect(initialsOf(name)).toBe(initials));
+
+describe('through a directory', () => {
+  const AT = { ...OUT, directory: 'The guild' };
+  afterEach(() => window.history.replaceState(null, '', '/'));
+
+  test('one goes there from where one signs in, and comes back to where one was going', async () => {
+    window.history.replaceState(null, '', '/looks');
+    open(AT);
+    const way = await screen.findByRole('link', { name: 'Sign in through The guild' });
+    expect(way).toHaveAttribute('href', '/api/v1/me/directory?to=%2Flooks');
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  test('why one was not let in is said once', async () => {
+    window.history.replaceState(null, '', '/?way=unknown');
+    open(AT);
+    expect(await screen.findByRole('alert')).toHaveTextContent('not in this studio');
+    expect(window.location.search).toBe('');
+  });
+
+  test('by a link one takes the link along', async () => {
+    window.history.replaceState(null, '', '/join/abc');
+    open(AT, { 'GET /api/v1/join/{token}': INVITATION });
+    expect(await screen.findByRole('link', { name: 'Come in through The guild' })).toHaveAttribute(
+      'href',
+      '/api/v1/me/directory?join=abc',
+    );
+  });
+
+  test('without one there is no such way, nor for a link for a new password', async () => {
+    window.history.replaceState(null, '', '/join/abc');
+    open(AT, { 'GET /api/v1/join/{token}': { ...INVITATION, reset: true } });
+    expect(await screen.findByRole('button', { name: 'Set the password' })).toBeInTheDocument();
+    expect(screen.queryByRole('link')).toBeNull();
+  });
+});

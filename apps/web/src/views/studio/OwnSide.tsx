@@ -1,13 +1,16 @@
 import { useState } from 'react';
 import { api, ask } from '../../api/client';
+import { useMe } from '../../api/me';
 import { usePeopleActs, useSessions } from '../../api/people';
 import { Button } from '../../parts/Button';
 import { useNotice } from '../../parts/notices';
 import { isLongEnough } from '../../parts/people/NewPersonFields';
+import { DirectoryWay } from '../../parts/people/DirectoryWay';
 import { EntryField } from '../../parts/people/EntryFrame';
 
 /** What is one's own: by which browsers one is in, and one's password. */
 export function OwnSide() {
+  const { data: me } = useMe();
   const { data: sessions = [] } = useSessions();
   const { endSession } = usePeopleActs();
   const [changing, setChanging] = useState(false);
@@ -29,6 +32,7 @@ export function OwnSide() {
           </li>
         ))}
       </ul>
+      {!me?.listed && <DirectoryWay act="Also sign in through" />}
       {changing ? (
         <Password onDone={() => setChanging(false)} />
       ) : (
