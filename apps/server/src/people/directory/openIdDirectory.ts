@@ -1,14 +1,12 @@
-import type { Configuration } from 'openid-client';
+import type * as OpenId from 'openid-client';
 import type { DirectoryOptions } from '../../platform/share';
 import type { Checks, Directory, Listed } from './directory';
 
 const SCOPE = 'openid profile email';
 
-type Library = typeof import('openid-client');
-
 /** A directory that speaks OpenID Connect: authorization code with PKCE (OpenID Connect Core 1.0; RFC 7636). */
 export class OpenIdDirectory implements Directory {
-  private found?: Promise<{ readonly library: Library; readonly config: Configuration }>;
+  private found?: Promise<{ readonly library: typeof OpenId; readonly config: OpenId.Configuration }>;
 
   constructor(private readonly options: DirectoryOptions) {}
 
@@ -51,6 +49,7 @@ export class OpenIdDirectory implements Directory {
   private find() {
     const { issuer, clientId, secret } = this.options;
     const reading = (this.found ??= (async () => {
+      // eslint-disable-next-line no-restricted-syntax -- modules of the newer kind alone: read when a studio has a directory, never in unit tests
       const library = await import('openid-client');
       // without TLS on this machine only: the options were checked
       const execute = issuer.startsWith('http:') ? [library.allowInsecureRequests] : [];
