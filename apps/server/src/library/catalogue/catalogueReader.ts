@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3';
 import type { Swatch } from '@urbild/core';
-import { Catalogue, type CatalogueRow, type RowVectors, type UseIn, type Uses } from './catalogue';
+import { Catalogue, type CatalogueRow, type RowVectors } from './catalogue';
+import type { UseIn, Uses } from './uses';
 import type { CheckState, Kind, Rights } from '../reference.entity';
 
 interface Row {
