@@ -70,6 +70,13 @@ function areaParts(picture: Picture): Record<string, unknown> {
   };
 }
 
+/** A picture with so much of its colour, 0..1, left. */
+const paler = ({ width, height, planes: [l, a, b] }: Picture, left: number): Picture => ({
+  width,
+  height,
+  planes: [l, a.map((v) => v * left), b.map((v) => v * left)],
+});
+
 /** What is done to a picture as a stage, another one beside it. */
 function stageParts(picture: Picture, other: Picture): Record<string, unknown> {
   const { width, height } = picture;
@@ -88,7 +95,12 @@ function stageParts(picture: Picture, other: Picture): Record<string, unknown> {
     ground: [fillHoles(picture, disc).planes, changedOver(picture, other, picture, 0.5).planes],
     held: held.planes,
     cast: [cast, withoutCast(picture, cast).planes],
-    tint: [colourful(picture), thinned(picture).planes],
+    // the paler, the nearer to one ink: steps in between, where the measure is neither 0 nor 1
+    tint: [
+      colourful(picture),
+      ...[0.02, 0.05, 0.1, 0.2].map((k) => colourful(paler(picture, k))),
+      thinned(picture).planes,
+    ],
   };
 }
 

@@ -5,6 +5,7 @@ import {
   briefOf,
   COMPARED,
   comparedBy,
+  heldIn,
   measuredOf,
   peopleCompared,
   personOf,
@@ -31,6 +32,8 @@ import { VOCABULARY_PROMPTS } from './vocabulary';
   });
 
   test('of tables that were measured once', () => expect(tableDigests()).toEqual(kept.tables));
+
+  test('of how well figures are held in other media', () => expect(heldIn()).toEqual(kept.held));
 
   test('of sheets of people beside each other', () => expect(peopleCompared()).toEqual(kept.sheets));
 

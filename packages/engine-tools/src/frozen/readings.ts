@@ -37,17 +37,20 @@ import {
   nearer,
   understand,
   wordsOf,
+  type Medium,
   type Picture,
 } from '@urbild/core';
 import {
   arrangementArrival,
   frameOfBox,
   horizonIn,
+  paintStage,
   readPicture as seenPicture,
   readTraits,
   seenAreas,
   strangerPictures,
 } from '@urbild/engine';
+import { subjectHold } from '@urbild/engine/tools';
 import { foreignReferences } from '../foreign';
 import { FAMILIES, PEOPLE_FAMILIES } from '../foreign/families';
 import { digestOf } from './digest';
@@ -165,6 +168,26 @@ export function comparedBy(names: readonly [string, string, string]): Record<str
   return Object.fromEntries(Object.entries(of).map(([name, value]) => [name, digestOf(value)]));
 }
 
+const HELD_SIZE = { width: 384, height: 288, seed: 7 };
+/** Scenes whose figures are held in another medium against the usual one. */
+const HELD = [
+  'portrait of a girl in the meadow',
+  'half figure of an old man and a woman, pier',
+  'a fox in the forest',
+  'a fisherman far away on the beach',
+];
+
+/** How well figures of the painter's own scenes can be seen in other media. */
+export const heldIn = (): Record<string, string> =>
+  Object.fromEntries(
+    HELD.map((prompt) => {
+      const painted = (medium?: Medium) => paintStage(understand(prompt), { ...HELD_SIZE, medium });
+      const { seen, labels, ...control } = painted();
+      const takes = (['pastel', 'charcoal', 'cyanotype'] as const).map(painted);
+      return [prompt, digestOf(takes.map((t) => subjectHold(seen, labels, pictureOf(control), pictureOf(t))))];
+    }),
+  );
+
 /** What is understood of a prompt, and what is offered for it. */
 export const briefOf = (prompt: string): string =>
   digestOf([understand(prompt, 'boats'), richer(prompt), nearer(prompt), facing(prompt)]);
@@ -177,6 +200,7 @@ export interface Readings {
   readonly tables: Readonly<Record<string, string>>;
   readonly people: Readonly<Record<string, Readonly<Record<string, string>>>>;
   readonly compared: Readonly<Record<string, Readonly<Record<string, string>>>>;
+  readonly held: Readonly<Record<string, string>>;
   readonly briefs: Readonly<Record<string, string>>;
 }
 
@@ -194,6 +218,7 @@ export const readAll = (prompts: readonly string[]): Readings => ({
   measured: take([...READ_PICTURES.keys()], measuredOf),
   sheets: peopleCompared(),
   tables: tableDigests(),
+  held: heldIn(),
   people: take(
     PEOPLE_FAMILIES.map((f) => f.name),
     (_, k) => personOf(PEOPLE_FAMILIES[k]),

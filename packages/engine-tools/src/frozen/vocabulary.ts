@@ -37,6 +37,16 @@ const NEAR_PROMPTS: readonly string[] = [
   ...first('pattern').flatMap((pattern, k) =>
     ['trousers', 'skirt', 'coat'].map((garment) => `a ${cycle(PEOPLE, k)} in ${pattern} ${garment}, pier`),
   ),
+  // what a place is made of: leaves, blossom and cracks are too small to be drawn in a small picture
+  ...first('place').flatMap((place) => ['spring', 'autumn'].map((season) => `${place} in ${season}, from near`)),
+  ...first('thing').map((thing) => `a ${thing}, close-up`),
+  ...first('creature').flatMap((creature, k) => [
+    `a sitting ${creature}, close-up`,
+    `a sleeping ${creature} in the ${cycle(['meadow', 'kitchen', 'attic'], k)}`,
+  ]),
+  ...['two women', 'three girls', 'a man and a dog', 'a cat and a fox', 'a heron and a girl'].flatMap((who) =>
+    ['half figure', 'portrait'].map((framing) => `${framing} of ${who}, orchard`),
+  ),
 ];
 
 const PROMPTS: readonly string[] = [
