@@ -39,6 +39,7 @@ export const CAPABILITIES = [
   'mixes',
   'takes',
   'series',
+  'comments',
   'trials',
   'studio',
 ];

@@ -12,6 +12,7 @@ import { ProjectsModule } from './projects/projects.module';
 import { MixesModule } from './mixes/mixes.module';
 import { TakesModule } from './takes/takes.module';
 import { SeriesModule } from './series/series.module';
+import { CommentsModule } from './comments/comments.module';
 import { TrialsModule } from './trials/trials.module';
 import { StudioModule } from './studio/studio.module';
 
@@ -26,6 +27,7 @@ const CAPABILITIES = [
   MixesModule,
   TakesModule,
   SeriesModule,
+  CommentsModule,
   TrialsModule,
   StudioModule,
 ];

@@ -11,6 +11,7 @@ import { JobEntity } from './platform/jobs/job.entity';
 import { SequenceEntity } from './series/sequences/sequence.entity';
 import { SeriesEntity, ShotEntity } from './series/series.entity';
 import { TakeEntity } from './takes/take.entity';
+import { CommentEntity, ThreadReadEntity } from './comments/comment.entity';
 import { SolveEntity, StripEntity } from './trials/trial.entity';
 
 /** Every entity of the studio, in the order of the capabilities. */
@@ -34,6 +35,8 @@ export const ENTITIES = [
   SequenceEntity,
   SeriesEntity,
   ShotEntity,
+  CommentEntity,
+  ThreadReadEntity,
   StripEntity,
   SolveEntity,
 ];

@@ -1664,6 +1664,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/comments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CommentsController_list"];
+        put?: never;
+        post: operations["CommentsController_write"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/comments/inbox": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CommentsController_incoming"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/comments/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CommentsController_read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/comments/read-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CommentsController_readAll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/comments/{id}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CommentsController_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/comments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["CommentsController_remove"];
+        options?: never;
+        head?: never;
+        patch: operations["CommentsController_change"];
+        trace?: never;
+    };
+    "/api/v1/comments/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CommentsController_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/strips": {
         parameters: {
             query?: never;
@@ -3283,6 +3395,107 @@ export interface components {
             own?: components["schemas"]["OwnSettingsDto"];
             /** @description its new place, from 0 */
             position?: number;
+        };
+        /** @enum {string} */
+        Commented: "take" | "shot" | "mix" | "reference";
+        PointDto: {
+            /** @description part of the width, 0..1 from the left */
+            x: number;
+            /** @description part of the height, 0..1 from the top */
+            y: number;
+        };
+        CommentDto: {
+            id: string;
+            kind: components["schemas"]["Commented"];
+            /** @description the id of what it is about */
+            thingId: string;
+            /** @description the first comment of its thread; of that one its own id */
+            threadId: string;
+            /** @description the id of who wrote it; absent for whoever worked alone */
+            person?: string;
+            /** @description empty where it was deleted, and answers to it are left */
+            text: string;
+            point?: components["schemas"]["PointDto"];
+            /** @description ids of the people whom it names */
+            mentioned: string[];
+            /** @description of the first of a thread: whether it is dealt with */
+            resolved: boolean;
+            /** @description who resolved it; absent for whoever worked alone */
+            resolvedBy?: string;
+            createdAt: string;
+            /** @description when its text was changed last */
+            editedAt?: string;
+            /** @description deleted; it stands for its answers */
+            deleted: boolean;
+            /** @description to be sent with every change */
+            version: number;
+        };
+        NewCommentDto: {
+            takeId?: string;
+            shotId?: string;
+            mixId?: string;
+            referenceId?: string;
+            text: string;
+            /** @description the point of the picture that it is about */
+            point?: components["schemas"]["PointDto"];
+        };
+        InboxCommentDto: {
+            id: string;
+            kind: components["schemas"]["Commented"];
+            /** @description the id of what it is about */
+            thingId: string;
+            /** @description the first comment of its thread; of that one its own id */
+            threadId: string;
+            /** @description the id of who wrote it; absent for whoever worked alone */
+            person?: string;
+            /** @description empty where it was deleted, and answers to it are left */
+            text: string;
+            point?: components["schemas"]["PointDto"];
+            /** @description ids of the people whom it names */
+            mentioned: string[];
+            /** @description of the first of a thread: whether it is dealt with */
+            resolved: boolean;
+            /** @description who resolved it; absent for whoever worked alone */
+            resolvedBy?: string;
+            createdAt: string;
+            /** @description when its text was changed last */
+            editedAt?: string;
+            /** @description deleted; it stands for its answers */
+            deleted: boolean;
+            /** @description to be sent with every change */
+            version: number;
+            /** @description names whoever asks, or belongs to a thread in which they take part */
+            forMe: boolean;
+            /** @description not read yet */
+            unread: boolean;
+            /** @description what it is about, in words */
+            about: string;
+            /** @description a small picture of what it is about */
+            thumbnailUrl?: string;
+            /** @description the series of what it is about */
+            seriesId?: string;
+            /** @description the mix of what it is about */
+            mixId?: string;
+        };
+        InboxDto: {
+            /** @description the newest first */
+            comments: components["schemas"]["InboxCommentDto"][];
+            /** @description unread comments for whoever asks, the others included that are not in this list */
+            unread: number;
+        };
+        ReadDto: {
+            /** @description comments that were read, with those before them in their threads */
+            ids: string[];
+        };
+        AnswerDto: {
+            text: string;
+        };
+        ChangeCommentDto: {
+            version: number;
+            /** @description only whoever wrote it can change it */
+            text?: string;
+            /** @description of the first of a thread: whether it is dealt with */
+            resolved?: boolean;
         };
         /** @enum {string} */
         AxisSetting: "weight" | "from" | "to" | "gives" | "reading" | "swap" | "fade" | "without" | "balance" | "spread" | "strictness" | "ornateness" | "seed" | "change" | "words";
@@ -6441,6 +6654,202 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeriesDto"];
+                };
+            };
+        };
+    };
+    CommentsController_list: {
+        parameters: {
+            query?: {
+                takeId?: string;
+                shotId?: string;
+                mixId?: string;
+                referenceId?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommentDto"][];
+                };
+            };
+        };
+    };
+    CommentsController_write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCommentDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommentDto"];
+                };
+            };
+        };
+    };
+    CommentsController_incoming: {
+        parameters: {
+            query?: {
+                all?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InboxDto"];
+                };
+            };
+        };
+    };
+    CommentsController_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadDto"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CommentsController_readAll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CommentsController_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerDto"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommentDto"];
+                };
+            };
+        };
+    };
+    CommentsController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CommentsController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeCommentDto"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommentDto"];
+                };
+            };
+        };
+    };
+    CommentsController_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommentDto"];
                 };
             };
         };

@@ -113,4 +113,5 @@ export * from './measure/remedies';
 export * from './measure/consistency';
 export * from './measure/steadiness';
 export * from './influence/solve';
+export * from './people/mentions';
 export * from './people/roles';

@@ -21,6 +21,10 @@ const VIEWER = `
   GET /cast/{id}/tally
   GET /collections
   GET /collections/{id}
+  GET /comments
+  GET /comments/inbox
+  POST /comments/read
+  POST /comments/read-all
   GET /imports
   GET /jobs/troubled
   GET /looks
@@ -67,6 +71,10 @@ const VIEWER = `
   GET /takes/{id}/outlines
 `;
 const COMMENTER = `
+  POST /comments
+  DELETE PATCH /comments/{id}
+  POST /comments/{id}/answers
+  POST /comments/{id}/restore
   PATCH /takes/{id}
 `;
 const EDITOR = `

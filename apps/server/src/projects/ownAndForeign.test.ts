@@ -25,9 +25,22 @@ const SEES = `
   GET /takes/in-force/$mix?quality=draft
   GET /takes/$take
   GET /takes/$take/outlines
+  GET /comments?takeId=$take
+  GET /comments?shotId=$shot
+  GET /comments?mixId=$mix
 `;
 const COMMENTS = `
   PATCH /takes/$take {"rating": 4}
+  POST /comments {"takeId": "$take", "text": "a"}
+  POST /comments {"shotId": "$shot", "text": "a"}
+  POST /comments {"mixId": "$mix", "text": "a"}
+  POST /comments/$comment/answers {"text": "a"}
+  PATCH /comments/$comment {}
+`;
+/** What somebody else wrote, only owners take away. */
+const OF_OTHERS = `
+  DELETE /comments/$comment
+  POST /comments/$comment/restore
 `;
 const EDITS = `
   POST /projects/$project/arrange {"place": []}
@@ -82,7 +95,7 @@ const lines = (list: string) =>
     .trim()
     .split('\n')
     .map((line) => line.trim());
-const ALL = [SEES, COMMENTS, EDITS, HANDS_OVER].flatMap(lines);
+const ALL = [SEES, COMMENTS, OF_OTHERS, EDITS, HANDS_OVER].flatMap(lines);
 
 let studio: SharedStudio;
 let juna: Awaited<ReturnType<SharedStudio['newPerson']>>;
@@ -177,6 +190,7 @@ beforeAll(async () => {
     quality: 'draft',
   });
   await studio.jobs.idle();
+  await made('comment', 'comments', { takeId: ids.take, text: 'Too dark for @juna' });
 }, 120_000);
 afterAll(() => studio.close());
 
@@ -261,13 +275,13 @@ describe('a member may at most what the project lets them', () => {
   test('a viewer', async () => {
     await join('viewer');
     const all = await answers(juna.agent, ALL);
-    expect(refused(all)).toEqual([COMMENTS, EDITS, HANDS_OVER].flatMap(lines));
+    expect(refused(all)).toEqual([COMMENTS, OF_OTHERS, EDITS, HANDS_OVER].flatMap(lines));
     expect(all.slice(0, lines(SEES).length).filter(([, status]) => status !== 200 && status !== 409)).toEqual([]);
   });
 
   test('a commenter', async () => {
     await join('commenter');
-    expect(refused(await answers(juna.agent, ALL))).toEqual([EDITS, HANDS_OVER].flatMap(lines));
+    expect(refused(await answers(juna.agent, ALL))).toEqual([OF_OTHERS, EDITS, HANDS_OVER].flatMap(lines));
   });
 
   test('elsewhere they may as before, and nobody is an editor by a project who is not in the studio', async () => {
@@ -281,7 +295,7 @@ describe('a member may at most what the project lets them', () => {
   test('an editor may do all that an editor of the studio may', async () => {
     await join('editor');
     const all = await answers(juna.agent, ALL);
-    expect([refused(all), missed(all)]).toEqual([[], []]);
+    expect([refused(all), missed(all)]).toEqual([lines(OF_OTHERS), []]);
   });
 
   test('whoever is made an owner sees all of it, and whoever is one no longer sees it no longer', async () => {
@@ -325,6 +339,10 @@ test('no operation on things of projects is left out here', async () => {
     'GET /takes/keepers',
     'GET /takes/worked',
     'GET /takes/made-with/*',
+    // what is in an inbox is looked at beside the comments
+    'GET /comments/inbox',
+    'POST /comments/read',
+    'POST /comments/read-all',
     // owners only
     'PATCH /projects/*',
     'PUT /projects/*/members/*',
@@ -336,7 +354,7 @@ test('no operation on things of projects is left out here', async () => {
         (verb) => `${verb.toUpperCase()} ${path.replace('/api/v1', '').replaceAll(/{\w+}/g, '*')}`,
       ),
     )
-    .filter((line) => /^\w+ \/(projects|mixes|series|sequences|shots|strips|solves|takes)\b/.test(line));
+    .filter((line) => /^\w+ \/(projects|mixes|series|sequences|shots|strips|solves|takes|comments)\b/.test(line));
   const here = ALL.map((line) =>
     line
       .replace(/ [{].*$/, '')

@@ -70,7 +70,7 @@ export interface TakeTrial {
 }
 
 /** The project of a take: that of its mix, of the mix for which it was tried, or of its shot. */
-const ofItsMixOrShot = (take: string): string =>
+export const ofItsMixOrShot = (take: string): string =>
   `coalesce((select m.project_id from mix m where m.id = coalesce(${take}.mix_id, ${take}.beside_mix_id)), (select ${ofItsSeries('h')} from shot h where h.id = ${take}.shot_id))`;
 
 /** A control is shown to whoever is shown a take that is measured by it. */

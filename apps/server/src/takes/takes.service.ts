@@ -31,6 +31,7 @@ import { TakeRenderer } from './takeRenderer';
 @Injectable()
 export class TakesService {
   private readonly kept: ((take: Take) => Promise<void>)[] = [];
+  private readonly spared: ((mixId: string) => Promise<ReadonlySet<string>>)[] = [];
 
   constructor(
     private readonly em: EntityManager,
@@ -46,6 +47,11 @@ export class TakesService {
   /** Lets somebody who stands above take part in the keeping of a take, in the same transaction. */
   whenKept(act: (take: Take) => Promise<void>): void {
     this.kept.push(act);
+  }
+
+  /** Lets somebody who stands above name takes of a mix that must not go, however old these drafts are. */
+  spare(ids: (mixId: string) => Promise<ReadonlySet<string>>): void {
+    this.spared.push(ids);
   }
 
   /** Finished takes that a reference, look or character had a part in, newest first. */
@@ -258,7 +264,9 @@ export class TakesService {
       'take',
       unfinished.map((t) => t.id),
     );
-    await dropTakes(em, [...unfinished, ...(await oldDrafts(em, mixId))]);
+    const old = await oldDrafts(em, mixId);
+    const spared = old.length ? await Promise.all(this.spared.map((ids) => ids(mixId))) : [];
+    await dropTakes(em, [...unfinished, ...old.filter(({ id }) => !spared.some((ids) => ids.has(id)))]);
     unfinished.forEach((take) => em.getUnitOfWork().unsetIdentity(take));
     return unfinished;
   }

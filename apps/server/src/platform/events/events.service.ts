@@ -15,6 +15,8 @@ export type StudioEvent =
   | { readonly type: 'access' }
   /** Somebody has gone elsewhere in the studio, or holds something else. */
   | { readonly type: 'presence' }
+  /** Something was said about a thing, changed or taken back. */
+  | { readonly type: 'comment'; readonly id: string; readonly kind: string; readonly thingId: string }
   | { readonly type: 'mix'; readonly id: string }
   | { readonly type: 'series'; readonly id: string }
   | {

@@ -37,6 +37,7 @@ export class VisibleEvents {
 function aboutOf(event: StudioEvent): [string, string] | undefined {
   if ('mixId' in event && event.mixId) return ['mix', event.mixId];
   if ('shotId' in event && event.shotId) return ['shot', event.shotId];
+  if (event.type === 'comment') return event.kind === 'reference' ? undefined : [event.kind, event.thingId];
   if (event.type === 'progress') return ['take', event.id];
   if (!belongings().some(({ table }) => table === event.type) || !('id' in event)) return undefined;
   return event.id === undefined ? undefined : [event.type, event.id];

@@ -13,6 +13,7 @@ import { Migration202612023 } from './migration202612023';
 import { Migration202612024 } from './migration202612024';
 import { Migration202612025 } from './migration202612025';
 import { Migration202612026 } from './migration202612026';
+import { Migration202612027 } from './migration202612027';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -31,4 +32,5 @@ export const MIGRATIONS = [
   { name: '202612024-turns', class: Migration202612024 },
   { name: '202612025-members', class: Migration202612025 },
   { name: '202612026-directory', class: Migration202612026 },
+  { name: '202612027-comments', class: Migration202612027 },
 ];
