@@ -29,6 +29,7 @@ const TOUCHING = [
   'project',
   'person',
   'access',
+  'comment',
   'presence',
   'collection',
   'shelf',

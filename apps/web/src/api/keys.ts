@@ -13,6 +13,8 @@ export const keys = {
   imports: ['imports'] as const,
   projects: ['projects'] as const,
   collections: ['collections'] as const,
+  comments: (thing: object) => ['comments', thing] as const,
+  inbox: (all: boolean) => ['inbox', all] as const,
   shelf: ['shelf'] as const,
   looks: ['looks'] as const,
   lookReading: (id: string, version: number) => ['looks', id, 'reading', version] as const,

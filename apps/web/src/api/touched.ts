@@ -73,7 +73,15 @@ export function touchedBy({ type, id = '', status, mixId, shotId }: StudioEvent)
       return [keys.people, keys.invitations, keys.me].map((key) => ({ key, wait: 0 }));
     case 'access':
       // one may see more or less than before
-      return [keys.projects, keys.mixes, ['series'], ['takes'], ['search']].map((key) => ({ key, wait: 0 }));
+      return [keys.projects, keys.mixes, ['series'], ['takes'], ['search'], ['comments'], ['inbox']].map((key) => ({
+        key,
+        wait: 0,
+      }));
+    case 'comment':
+      return [
+        { key: ['comments'], wait: 0 },
+        { key: ['inbox'], wait: SOON },
+      ];
     case 'presence':
       return [{ key: keys.presence, wait: 0 }];
     case 'shelf':

@@ -18,8 +18,15 @@ export interface ComparedPicture {
 
 const FLICKER = 700;
 
+interface Props {
+  readonly pictures: readonly ComparedPicture[];
+  readonly mode: CompareMode;
+  /** What lies over the first picture, as far as that is seen. */
+  readonly over?: (zoom: Zoom) => ReactNode;
+}
+
 /** Two or more pictures under one zoom: beside each other, or the first two under a wipe, in turn, or subtracted. */
-export function ComparePictures({ pictures, mode }: { pictures: readonly ComparedPicture[]; mode: CompareMode }) {
+export function ComparePictures({ pictures, mode, over }: Props) {
   const { zoom, handlers } = useZoom();
   const [at, setAt] = useState(0.5);
   const [turn, setTurn] = useState(0);
@@ -44,6 +51,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
         {pictures.map((p, k) => (
           <Frame key={k} {...frame} aspect={p.aspect} label={p.label} mark={p.mark}>
             <Layer picture={p} zoom={zoom} />
+            {k === 0 && over?.(zoom)}
           </Frame>
         ))}
       </div>
@@ -71,6 +79,7 @@ export function ComparePictures({ pictures, mode }: { pictures: readonly Compare
       <Layer picture={second} zoom={zoom} />
       <div className="absolute inset-0" style={{ clipPath: `inset(0 ${(1 - at) * 100}% 0 0)` }}>
         <Layer picture={first} zoom={zoom} />
+        {over?.(zoom)}
       </div>
       <WipeEdge label="Edge of the wipe" at={at} onMove={setAt} />
     </Frame>

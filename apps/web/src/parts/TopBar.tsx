@@ -3,6 +3,7 @@ import { NavLink } from 'react-router';
 import { useStudio } from '../api/queries';
 import { LightChoice } from './LightChoice';
 import { AlsoHere } from './people/AlsoHere';
+import { Inbox } from './people/Inbox';
 import { OwnMark } from './people/OwnMark';
 import { ProjectSwitcher } from './ProjectSwitcher';
 import { useReadyNotice } from './readyNotice';
@@ -50,6 +51,7 @@ export function TopBar() {
         <LightChoice />
         <ShortcutsDialog />
         <AlsoHere />
+        <Inbox />
         <OwnMark />
       </div>
     </header>

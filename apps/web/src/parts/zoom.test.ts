@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { WHOLE, within, zoomAt, zoomStyle } from './zoom';
+import { inFrame, inPicture, WHOLE, within, zoomAt, zoomStyle } from './zoom';
 
 const part = fc.double({ min: 0, max: 1, noNaN: true });
 
@@ -29,4 +29,14 @@ test('the point under the pointer stays under it while zooming in', () => {
 test('the whole picture is shown as it is', () => {
   expect(zoomStyle(WHOLE).transform).toBe('scale(1) translate(0%, 0%)');
   expect(zoomAt(zoomAt(WHOLE, 3), 1 / 9)).toEqual(WHOLE);
+});
+
+test('a point of the frame and the point of the picture that lies there lead to each other', () => {
+  const zoom = { scale: 4, x: 0.3, y: 0.7 };
+  expect(inFrame(zoom, 0.3, 0.7)).toEqual([0.5, 0.5]);
+  expect(inFrame(WHOLE, 0.1, 0.9)).toEqual([expect.closeTo(0.1), expect.closeTo(0.9)]);
+  expect(inFrame(zoom, 0, 1)[0]).toBeLessThan(0);
+  const [x, y] = inPicture(zoom, 0.25, 0.9);
+  expect(inFrame(zoom, x, y)).toEqual([expect.closeTo(0.25), expect.closeTo(0.9)]);
+  expect(inPicture(WHOLE, -0.2, 1.3)).toEqual([0, 1]);
 });

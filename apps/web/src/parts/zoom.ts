@@ -25,6 +25,18 @@ export function zoomAt(z: Zoom, factor: number, u = 0.5, v = 0.5): Zoom {
   return within({ scale, x: move(z.x, u), y: move(z.y, v) });
 }
 
+/** Where a point of the picture lies in the frame: parts of it, beyond 0..1 where it is not seen. */
+export const inFrame = (z: Zoom, x: number, y: number): readonly [number, number] => [
+  0.5 + z.scale * (x - z.x),
+  0.5 + z.scale * (y - z.y),
+];
+
+/** Which point of the picture, 0..1, lies at a point of the frame. */
+export const inPicture = (z: Zoom, u: number, v: number): readonly [number, number] => [
+  clamp(z.x + (u - 0.5) / z.scale, 0, 1),
+  clamp(z.y + (v - 0.5) / z.scale, 0, 1),
+];
+
 /** The style that shows a picture through a zoom, inside a frame that hides what overflows. */
 export const zoomStyle = ({ scale, x, y }: Zoom): { transform: string; transformOrigin: string } => ({
   transform: `scale(${scale}) translate(${(0.5 - x) * 100}%, ${(0.5 - y) * 100}%)`,

@@ -1,5 +1,7 @@
 import { applyFix, type MixWarning } from '@urbild/core';
 import type { Mix } from '../../api/client';
+import { CommentsPart } from '../../shared/comments/CommentsPart';
+import { useTalk } from '../../shared/comments/useTalk';
 import type { Lookup } from '../../shared/mix/lookup';
 import { MixName } from './MixName';
 import { Readings } from './Readings';
@@ -27,6 +29,7 @@ interface Props {
 export function BenchSide({ bench, takes, mixes, mixId, lookup, warnings, onOpen, onNew, onRender, onMask }: Props) {
   const { mix, change } = bench;
   const { shown } = takes;
+  const talk = useTalk({ mixId });
   const fix = ({ fix: by }: MixWarning) => by && change((m) => ({ ...m, influences: applyFix(m.influences, by) }));
   return (
     <aside aria-label="Readings and settings" className="flex min-h-0 flex-col border-l border-line bg-paper">
@@ -53,6 +56,7 @@ export function BenchSide({ bench, takes, mixes, mixId, lookup, warnings, onOpen
           take={shown}
           onMask={onMask}
         />
+        <CommentsPart key={mixId} talk={talk} />
       </div>
       <RenderFoot
         bench={bench}

@@ -9,6 +9,8 @@ import { EngineGets } from './EngineGets';
 import { FocusEditor } from './FocusEditor';
 import { MOST_COMPARED } from './LargeLook';
 import { KindChoice, Marks, ManyTags, RightsForm } from './SharedFields';
+import { CommentsPart } from '../../shared/comments/CommentsPart';
+import { useTalk } from '../../shared/comments/useTalk';
 import { useWeigh } from '../../shared/mix/useWeigh';
 
 interface Props {
@@ -58,6 +60,7 @@ export function Inspector({ ids, references, onLike, onColour, onLarge }: Props)
             </Tabs.List>
             <Tabs.Content value="about">
               <About key={`${one.id}${one.title}${one.notes}`} reference={one} onLike={onLike} onColour={onColour} />
+              <CommentsOn key={one.id} referenceId={one.id} />
             </Tabs.Content>
             <Tabs.Content value="focus">
               <FocusEditor key={one.id} reference={one} />
@@ -91,6 +94,15 @@ export function Inspector({ ids, references, onLike, onColour, onLarge }: Props)
         </Button>
       </div>
     </aside>
+  );
+}
+
+/** What people say about one picture. */
+function CommentsOn({ referenceId }: { referenceId: string }) {
+  return (
+    <div className="mt-4">
+      <CommentsPart talk={useTalk({ referenceId })} />
+    </div>
   );
 }
 

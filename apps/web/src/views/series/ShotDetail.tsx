@@ -9,6 +9,8 @@ import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
 import { HUES } from '../../theme/kinds';
+import { CommentsPart } from '../../shared/comments/CommentsPart';
+import { useTalk } from '../../shared/comments/useTalk';
 import type { Lookup } from '../../shared/mix/lookup';
 import { percent } from '../../shared/forms/figures';
 import { MotionDialog } from './MotionDialog';
@@ -36,6 +38,7 @@ interface Props {
 /** The chosen shot: its words and settings, its take beside what is tried or beside its control, and what arrived. */
 export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, acts, take, onTake, onMark }: Props) {
   const [moving, setMoving] = useState(false);
+  const talk = useTalk({ shotId: shot.id });
   const attempt = tries(shot)[0];
   const shared = influences.filter((i) => !isByName(i) || shot.acting.includes(i.id));
   const all = [...shared, ...(shot.own.added as MixInfluence[])];
@@ -66,6 +69,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         ) : (
           take?.status === 'done' && <TakeActs take={take} onMark={onMark} />
         )}
+        <CommentsPart key={shot.id} talk={talk} />
       </aside>
       {moving && (
         <MotionDialog

@@ -25,6 +25,9 @@ import { TakeMarks } from '../../shared/pictures/TakeMarks';
 import { useTitle } from '../../parts/useTitle';
 import { Button } from '../../parts/Button';
 import { dragOut, fileNameOf } from '../../shared/pictures/takeFile';
+import { CommentsPart } from '../../shared/comments/CommentsPart';
+import { PointsOver } from '../../shared/comments/PointsOver';
+import { useTalk } from '../../shared/comments/useTalk';
 import { useCopyPicture } from '../../shared/pictures/useCopyPicture';
 
 /** One take, large: what made it, what it differs in from another, where it comes from and where it can go. */
@@ -68,6 +71,10 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
   const progress = useProgress(take.id);
   // what is marked is shown in the take alone
   const [marked, setMarked] = useState<number>();
+  const talk = useTalk({ takeId: take.id });
+  // a point that one looks at or chooses is seen in the take alone, as what came unasked
+  const pointed = talk.threads?.find((t) => t.first.id === talk.chosen)?.first.point;
+  const alone = marked !== undefined || talk.pointing || !!pointed;
   const own: ComparedPicture = {
     url: take.pictureUrl ?? progress?.preview,
     label: `this take, ${take.width} × ${take.height}`,
@@ -86,7 +93,8 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
         <div className="min-h-0 flex-1 px-4 pt-4">
           <ComparePictures
             mode={mode}
-            pictures={chosen?.picture && marked === undefined ? [own, chosen.picture] : [own]}
+            over={(zoom) => <PointsOver talk={talk} zoom={zoom} />}
+            pictures={chosen?.picture && !alone ? [own, chosen.picture] : [own]}
           />
         </div>
         <div className="flex items-center gap-3 px-4 py-2 text-caption">
@@ -114,6 +122,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
         <TakeHead take={take} />
         <TakeMarks take={take} />
         {take.pictureUrl && <TakeFile url={take.pictureUrl} take={take} />}
+        {take.status === 'done' && <CommentsPart talk={talk} points />}
         <CameUnasked take={take} shown={marked} onShow={setMarked} />
         <MadeOf take={take} lookup={lookup} />
         <Lineage take={take} from={from} siblings={siblings ?? []} lookup={lookup} />
