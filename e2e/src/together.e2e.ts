@@ -1,5 +1,5 @@
 import path from 'path';
-import { Key, Origin, type WebElement } from 'selenium-webdriver';
+import { By, Key, Origin, type WebElement } from 'selenium-webdriver';
 import { Browser } from './browser';
 import { bringIn, faultsOfAccess } from './page';
 import { mustAsk, shareStudio, type Somebody } from './sharedStudio';
@@ -144,6 +144,51 @@ test('a role that is taken away is said at once; what was typed stays, and is sa
   expect((await mix()).prompt).toContain('with a heron');
 });
 
+/** Writes something about the point in the middle of a take, by keys alone. */
+async function commentOn(browser: Browser, takeId: string, text: string): Promise<void> {
+  await browser.driver.get(`${studio.url}/takes/${takeId}`);
+  const keys = (...sent: string[]) =>
+    browser.driver
+      .actions()
+      .sendKeys(...sent)
+      .perform();
+  await (await browser.find('section[aria-label=Comments] button[aria-pressed]')).sendKeys(Key.ENTER);
+  await browser.find('button[aria-label^="The point of the picture: 50 %"]');
+  await keys(Key.ARROW_LEFT, Key.ENTER);
+  await browser.find('button[aria-label="About the whole picture instead"]');
+  await keys(text);
+}
+const send = async (browser: Browser) =>
+  browser.driver.actions().keyDown(Key.CONTROL).sendKeys(Key.ENTER).keyUp(Key.CONTROL).perform();
+
+test('who is named in a comment on a take is told within a second, goes to its point, and answers', async () => {
+  const { id } = await mustAsk<{ id: string }>(studio, 'POST /takes', {
+    body: { mixId, quality: 'draft' },
+    as: people.owner,
+  });
+  const rendered = () => mustAsk<{ status: string }>(studio, `GET /takes/${id}`, { as: people.owner });
+  await petra.until('the take', async () => (await rendered()).status === 'done', 60);
+  await petra.driver.get(`${studio.url}/library`);
+  await petra.find('button[aria-label=Comments]');
+  await commentOn(juna, id, 'More sea here, @pe');
+  await juna.find('[role=option][aria-selected=true]');
+  await juna.driver.actions().sendKeys(Key.TAB).perform();
+  await send(juna);
+  const sent = Date.now();
+  await (await petra.find('button[aria-label="Comments: 1 new for you"]')).click();
+  expect(Date.now() - sent).toBeLessThan(1500);
+  expect(await faultsOfAccess(petra)).toEqual([]);
+  await (await petra.find(`a[href^="/takes/${id}?comment="]`)).click();
+  const point = await petra.find('button[aria-label^="Comment 1: More sea here, @Petra"]');
+  expect(await point.getAttribute('aria-pressed')).toBe('true');
+  await petra.find('button[aria-label=Comments]');
+  await (await petra.driver.findElement(By.xpath('//button[.="Answer"]'))).click();
+  await petra.driver.actions().sendKeys('Yes').perform();
+  await send(petra);
+  await juna.until('the answer', async () => (await textOf(juna)).includes('Yes'), 3);
+  expect(await faultsOfAccess(juna)).toEqual([]);
+});
+
 /** The picture for the docs, of the demo's mix; what is tested needs no demo. */
 (process.env.URBILD_SCREENSHOTS ? test : test.skip)('two people at the demo mix', async () => {
   for (const id of references) await mustAsk(studio, `DELETE /references/${id}`, { as: people.owner });
@@ -154,4 +199,26 @@ test('a role that is taken away is said at once; what was typed stays, and is sa
   await (await weight(1, juna)).click();
   await petra.until('the mark at a lane', async () => (await petra.all('[data-held] .sr-only')).length > 0);
   await petra.screenshot(path.join(await shotsFolder(), 'together.png'));
+});
+
+/** Another one: what is said about a take of the demo. */
+(process.env.URBILD_SCREENSHOTS ? test : test.skip)('comments on a take of the demo', async () => {
+  const takes = await mustAsk<{ id: string; status: string; quality: string }[]>(studio, 'GET /takes?mixId=demo-mix', {
+    as: people.owner,
+  });
+  const { id: takeId } = takes.find((t) => t.status === 'done' && t.quality !== 'draft')!;
+  const [who] = people.editors;
+  const say = (as: Somebody, path: string, body: object) =>
+    mustAsk<{ id: string }>(studio, `POST /comments${path}`, { body, as });
+  const bow = await say(who, '', {
+    takeId,
+    text: 'The bow could ride higher on the water.',
+    point: { x: 0.62, y: 0.72 },
+  });
+  await say(people.owner, `/${bow.id}/answers`, { text: 'Try the pose at 0.6, and keep the light.' });
+  await say(who, '', { takeId, text: 'This is the sky for the whole book.', point: { x: 0.24, y: 0.2 } });
+  await petra.driver.get(`${studio.url}/takes/${takeId}?comment=${bow.id}`);
+  await petra.find('button[aria-label^="Comment 2"]');
+  await petra.driver.sleep(1000);
+  await petra.screenshot(path.join(await shotsFolder(), 'comments.png'));
 });

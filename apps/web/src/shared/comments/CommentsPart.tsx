@@ -78,7 +78,7 @@ function NewComment({ talk, people, points }: { talk: Talk; people: readonly Per
               type="button"
               aria-label="About the whole picture instead"
               onClick={() => setPoint(undefined)}
-              className="rounded p-1 hover:bg-shade"
+              className="grid size-6 place-items-center rounded hover:bg-shade"
             >
               <X size={13} aria-hidden />
             </button>

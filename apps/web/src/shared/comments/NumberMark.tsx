@@ -4,7 +4,7 @@ export function NumberMark({ number, chosen = false }: { number: number; chosen?
     <span
       aria-hidden
       style={{ clipPath: 'polygon(0 0, 62% 0, 100% 38%, 100% 100%, 0 100%)' }}
-      className={`figures grid h-5 min-w-5 place-items-center px-1 text-xs font-semibold ${chosen ? 'bg-cinnabar text-white' : 'bg-ink text-paper'}`}
+      className={`figures grid h-6 min-w-6 place-items-center px-1 text-xs font-semibold ${chosen ? 'bg-cinnabar text-white' : 'bg-ink text-paper'}`}
     >
       {number}
     </span>

@@ -44,7 +44,7 @@ export function ThreadCard({ thread: { first, answers, number }, talk, people }:
       className={`flex flex-col gap-2 border-l-2 pl-2.5 ${chosen ? 'border-cinnabar' : 'border-line'}`}
     >
       <Said comment={first} talk={talk} fresh={fresh} people={people}>
-        {number !== undefined && (
+        {number !== undefined && talk.thing.takeId && (
           <button
             type="button"
             aria-label={`Show point ${number} on the picture`}
@@ -173,7 +173,7 @@ function OwnActs({ comment, onChange }: { comment: Comment; onChange: () => void
   const manages = useMay('manage');
   const { remove } = useCommentActs();
   const own = comment.person === me?.person?.id;
-  const look = 'rounded p-1 text-muted hover:bg-shade hover:text-ink';
+  const look = 'grid size-6 place-items-center rounded text-muted hover:bg-shade hover:text-ink';
   return (
     <span className="ml-auto flex shrink-0">
       {own && (

@@ -37,10 +37,11 @@ export function MadeOf({ take, lookup }: { take: Take; lookup: Lookup }) {
 function Influence({ influence: i, take, lookup }: { influence: MixInfluence; take: Take; lookup: Lookup }) {
   const arrival = take.arrivals.find((a) => a.influenceId === i.id)?.overall;
   const picture = lookup.source(i)?.thumbnailUrl;
+  const acts = i.on && i.weight > 0;
   return (
-    <li className={`flex items-center gap-2 ${i.on && i.weight > 0 ? '' : 'opacity-50'}`}>
+    <li className={`flex items-center gap-2 ${acts ? '' : 'text-muted'}`}>
       {picture ? (
-        <img src={picture} alt="" className="size-9 rounded-sm object-cover" />
+        <img src={picture} alt="" className={`size-9 rounded-sm object-cover ${acts ? '' : 'opacity-50'}`} />
       ) : (
         <span className="size-9 bg-shade" />
       )}
