@@ -80,6 +80,14 @@ describe('writing', () => {
     expect(writingIn(written(9, 0.9, 0.1))).toBeGreaterThanOrEqual(8);
     expect(writingIn(written(3))).toBeLessThanOrEqual(4);
   });
+  test('a fence of full boards is none', () => {
+    const boards = pictureOf(320, 200, (_u, _v, x, y) => [
+      x % 16 < 8 && x < 160 && y >= 90 && y < 104 ? 0.1 : 0.9,
+      0,
+      0,
+    ]);
+    expect(writingIn(boards)).toBe(0);
+  });
   test('hills and plain paper hold none', () => {
     expect(writingIn(grey(0.8))).toBe(0);
     for (const seed of [1, 2, 3]) expect(writingIn(testScene(seed, 320, 200))).toBeLessThan(6);
