@@ -81,11 +81,10 @@ test('a facet counts what choosing it would leave', () => {
     );
   }
   expect(facets.away).toBe(catalogue.ask({ ...q, away: true }).ids.length);
-  // of one kind alone some are favourites and some are not
-  const favourites = catalogue.ask({ kind: 'style', favourite: true });
-  expect(favourites.ids.length).toBeGreaterThan(0);
-  for (const asked of [favourites, catalogue.ask({ kind: 'style' })])
-    expect(asked.facets.favourite).toBe(favourites.ids.length);
+  const favourites = rows.filter((r) => r.favourite && !r.away);
+  expect(favourites.length).toBeGreaterThan(0);
+  for (const asked of [{}, { favourite: true }])
+    expect(catalogue.ask(asked).facets.favourite).toBe(favourites.length);
 });
 
 test('sorting', () => {
