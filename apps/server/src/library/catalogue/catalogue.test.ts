@@ -83,8 +83,7 @@ test('a facet counts what choosing it would leave', () => {
   expect(facets.away).toBe(catalogue.ask({ ...q, away: true }).ids.length);
   const favourites = rows.filter((r) => r.favourite && !r.away);
   expect(favourites.length).toBeGreaterThan(0);
-  for (const asked of [{}, { favourite: true }])
-    expect(catalogue.ask(asked).facets.favourite).toBe(favourites.length);
+  for (const asked of [{}, { favourite: true }]) expect(catalogue.ask(asked).facets.favourite).toBe(favourites.length);
 });
 
 test('sorting', () => {
