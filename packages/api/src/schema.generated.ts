@@ -1104,6 +1104,22 @@ export interface paths {
         patch: operations["TakesController_change"];
         trace?: never;
     };
+    "/api/v1/takes/{id}/approval": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["TakesController_approve"];
+        post?: never;
+        delete: operations["TakesController_withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/takes/in-force/{mixId}": {
         parameters: {
             query?: never;
@@ -2641,6 +2657,8 @@ export interface components {
         MemberDto: {
             /** @description at most what the studio lets them do */
             role: components["schemas"]["ProjectRole"];
+            /** @description approves keepers of the project; as it was when absent */
+            approver?: boolean;
             /** @description the id of the person */
             person: string;
         };
@@ -2692,6 +2710,8 @@ export interface components {
         MembershipDto: {
             /** @description at most what the studio lets them do */
             role: components["schemas"]["ProjectRole"];
+            /** @description approves keepers of the project; as it was when absent */
+            approver?: boolean;
         };
         EmphasisDto: {
             words: string;
@@ -2941,6 +2961,11 @@ export interface components {
             end: number;
             text: string;
         };
+        ApprovedDto: {
+            at: string;
+            /** @description the id of who did; absent for whoever worked alone */
+            by?: string;
+        };
         TakeDto: {
             id: string;
             mixId?: string;
@@ -2977,6 +3002,8 @@ export interface components {
             /** @description the engine would draw it another way today */
             olderEngine: boolean;
             keeper: boolean;
+            /** @description of a keeper: it is locked */
+            approved?: components["schemas"]["ApprovedDto"];
             /** @description 0 none .. 5 */
             rating: number;
             rejected: boolean;
@@ -3235,6 +3262,8 @@ export interface components {
             /** @description the engine would draw it another way today */
             olderEngine: boolean;
             keeper: boolean;
+            /** @description of a keeper: it is locked */
+            approved?: components["schemas"]["ApprovedDto"];
             /** @description 0 none .. 5 */
             rating: number;
             rejected: boolean;
@@ -5744,6 +5773,48 @@ export interface operations {
                 "application/json": components["schemas"]["ChangeTakeDto"];
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_approve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeDto"];
+                };
+            };
+        };
+    };
+    TakesController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {

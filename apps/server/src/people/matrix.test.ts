@@ -76,6 +76,7 @@ const COMMENTER = `
   POST /comments/{id}/answers
   POST /comments/{id}/restore
   PATCH /takes/{id}
+  DELETE PUT /takes/{id}/approval
 `;
 const EDITOR = `
   POST /cast

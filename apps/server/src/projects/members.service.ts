@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/better-sqlite';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { PeopleService } from '../people/people.service';
+import { personAsking } from '../platform/access/asker';
 import { Reaches, type Memberships } from '../platform/access/reaches';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
@@ -25,18 +26,19 @@ export class MembersService implements OnModuleInit {
   }
 
   /** Makes somebody a member, or gives a member another role. Throws a not-found {@link Problem} for an unknown project or person. */
-  async put(projectId: string, personId: string, { role }: MembershipDto): Promise<ProjectDto> {
+  async put(projectId: string, personId: string, { role, approver }: MembershipDto): Promise<ProjectDto> {
     await this.people.get(personId);
     await together(this.em, async (em) => {
       await requireProject(em, projectId);
       const member = await em.findOne(MemberEntity, { projectId, personId });
-      if (member) member.role = role;
+      if (member) Object.assign(member, { role, approver: approver ?? member.approver });
       else
         em.create(MemberEntity, {
           id: `${projectId} ${personId}`,
           projectId,
           personId,
           role,
+          approver: approver ?? false,
           createdAt: new Date(),
         });
     });
@@ -52,6 +54,19 @@ export class MembersService implements OnModuleInit {
       em.remove(member);
     });
     return this.told(projectId);
+  }
+
+  /** Throws a forbidden {@link Problem} unless whoever asks approves in a project, or is an owner, or works alone. */
+  async requireApprover(projectId: string | undefined): Promise<void> {
+    const personId = personAsking();
+    if (!personId || (await this.people.get(personId)).role === 'owner') return;
+    const approvers = await this.em.find(MemberEntity, { projectId: projectId ?? '', approver: true });
+    if (approvers.some((m) => m.personId === personId)) return;
+    const people = (await this.people.list()).filter(
+      (p) => p.role === 'owner' || approvers.some((m) => m.personId === p.id),
+    );
+    const names = people.map((p) => p.name).join(', ');
+    throw Problem.forbidden(`Only those who approve in this project can do that: ${names}.`);
   }
 
   private told(projectId: string): Promise<ProjectDto> {

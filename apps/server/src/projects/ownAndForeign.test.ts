@@ -37,8 +37,10 @@ const COMMENTS = `
   POST /comments/$comment/answers {"text": "a"}
   PATCH /comments/$comment {}
 `;
-/** What somebody else wrote, only owners take away. */
+/** What somebody else wrote, only owners take away; who approves is said by owners. */
 const OF_OTHERS = `
+  PUT /takes/$take/approval
+  DELETE /takes/$take/approval
   DELETE /comments/$comment
   POST /comments/$comment/restore
 `;

@@ -20,6 +20,10 @@ export class MembershipDto {
   @ApiProperty({ enum: PROJECT_ROLES, enumName: 'ProjectRole', description: 'at most what the studio lets them do' })
   @IsIn(PROJECT_ROLES)
   role!: ProjectRole;
+  @ApiProperty({ required: false, description: 'approves keepers of the project; as it was when absent' })
+  @Optional()
+  @IsBoolean()
+  approver?: boolean;
 }
 
 /** Somebody who works in a project. */
@@ -90,7 +94,7 @@ export class ArrangedProjectDto {
   @ApiProperty() @Nested(() => ArrangementDto) back!: ArrangementDto;
 }
 
-const toMemberDto = ({ personId, role }: Member): MemberDto => ({ person: personId, role });
+const toMemberDto = ({ personId, role, approver }: Member): MemberDto => ({ person: personId, role, approver });
 
 /** The form in which a project leaves the server, with those of some members that are its own. */
 export const toProjectDto = (p: Project, members: readonly Member[]): ProjectDto => ({

@@ -49,6 +49,8 @@ export const MemberEntity = defineEntity({
     personId: p.string().index(),
     /** At most what the studio lets them do. */
     role: p.string().$type<ProjectRole>(),
+    /** Approves keepers of the project. */
+    approver: p.boolean().default(false),
     createdAt: p.datetime(),
   },
 });

@@ -9,6 +9,6 @@ import { ProjectsService } from './projects.service';
   imports: [PeopleModule],
   controllers: [ProjectsController],
   providers: [MembersService, ProjectsService],
-  exports: [ProjectsService],
+  exports: [MembersService, ProjectsService],
 })
 export class ProjectsModule {}

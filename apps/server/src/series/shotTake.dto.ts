@@ -1,6 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { blobUrl } from '../platform/blobs/blobUrl';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
+import { approvedOf, ApprovedDto } from '../takes/approved';
 import { arrivalsOf, wordsKeptIn } from '../takes/arrivals';
 import type { Take, TakeStatus } from '../takes/take.entity';
 import { byOlderEngine, engineName, type EngineVersion } from '../takes/takeEngine';
@@ -37,6 +38,7 @@ export class ShotTakeDto {
   @ApiProperty({ description: 'who rendered it: "urbild 0.6.0"' }) engine!: string;
   @ApiProperty({ description: 'the engine would draw it another way today' }) olderEngine!: boolean;
   @ApiProperty() keeper!: boolean;
+  @ApiProperty({ type: ApprovedDto, required: false, description: 'of a keeper: it is locked' }) approved?: ApprovedDto;
   @ApiProperty({ description: '0 none .. 5' }) rating!: number;
   @ApiProperty() rejected!: boolean;
   @ApiProperty() note!: string;
@@ -73,6 +75,7 @@ export function toShotTakeDto(t: Take, control: Take | undefined, present: Engin
     engine: engineName(t.origin.engine),
     olderEngine: byOlderEngine(t, present),
     keeper: t.keeper,
+    approved: approvedOf(t),
     rating: t.rating,
     rejected: t.rejected,
     note: t.note,

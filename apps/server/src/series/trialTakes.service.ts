@@ -9,6 +9,7 @@ import { MixVersionsService } from '../mixes/mixVersions.service';
 import { together } from '../platform/database/together';
 import { EventsService } from '../platform/events/events.service';
 import { Problem } from '../platform/problems/problem';
+import { requireOpen } from '../takes/approved';
 import { TakeEntity, type Take, type TakeTrial } from '../takes/take.entity';
 import { TakeQueue, type TakeOrder } from '../takes/takeQueue.service';
 import { TakesService } from '../takes/takes.service';
@@ -154,7 +155,10 @@ export class TrialTakesService {
       if (trial.plan) Object.assign(shot, { prompt: trial.plan.prompt, seed: trial.plan.seed, own: trial.plan.own });
       await this.takes.stop(await this.quietOf(shot), true);
       // what stood for the shot gives way to what replaces it
-      if (keeper) keeper.keeper = false;
+      if (keeper) {
+        requireOpen(keeper);
+        keeper.keeper = false;
+      }
       if (keeper || trial.kind === 'remedy') take.keeper = true;
     }
   }
@@ -175,6 +179,7 @@ export class TrialTakesService {
       if (before.plan) Object.assign(await this.shots.find(take.shotId!), plainPlan(before.plan));
       const keeper = before.keeper && (await this.em.findOne(TakeEntity, { id: before.keeper }));
       if (keeper) keeper.keeper = true;
+      requireOpen(take);
       take.keeper = false;
       take.trial = trial;
     }

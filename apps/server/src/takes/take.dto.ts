@@ -16,6 +16,7 @@ import { MixInfluenceDto, MixSettingsDto } from '../mixes/mix.dto';
 import { QUALITIES, type Quality } from '../mixes/mix.entity';
 import { arrivalsOf, wordsKeptIn } from './arrivals';
 import { aspectOf } from './renderPlan';
+import { approvedOf, ApprovedDto } from './approved';
 import { byOlderEngine, engineName, type EngineVersion } from './takeEngine';
 import type { Take, TakeStatus } from './take.entity';
 import { IsId, Optional } from '../platform/input/decorators';
@@ -136,6 +137,7 @@ export class TakeDto {
   @ApiProperty({ description: 'who rendered it: "urbild 0.6.0"' }) engine!: string;
   @ApiProperty({ description: 'the engine would draw it another way today' }) olderEngine!: boolean;
   @ApiProperty() keeper!: boolean;
+  @ApiProperty({ type: ApprovedDto, required: false, description: 'of a keeper: it is locked' }) approved?: ApprovedDto;
   @ApiProperty({ description: '0 none .. 5' }) rating!: number;
   @ApiProperty() rejected!: boolean;
   @ApiProperty() note!: string;
@@ -270,6 +272,7 @@ export function toTakeDto(t: Take, control: Take | undefined, present: EngineVer
     engine: engineName(t.origin.engine),
     olderEngine: byOlderEngine(t, present),
     keeper: t.keeper,
+    approved: approvedOf(t),
     rating: t.rating,
     rejected: t.rejected,
     note: t.note,

@@ -112,6 +112,9 @@ export const TakeEntity = defineEntity({
     measurements: p.json<Measurements>().nullable(),
     error: p.text().nullable(),
     keeper: p.boolean(),
+    /** When somebody approved it as a keeper, and who; null also for whoever worked alone. */
+    approvedAt: p.datetime().nullable(),
+    approvedBy: p.string().nullable(),
     /** 0 none .. 5. */
     rating: p.integer(),
     rejected: p.boolean(),

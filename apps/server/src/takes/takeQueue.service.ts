@@ -185,6 +185,8 @@ function fields(
     requestHash: requestHash(request, engine),
     origin: { request, engine: { name: engine.name, version: engine.version }, influences, settings },
     keeper: false,
+    approvedAt: null,
+    approvedBy: null,
     rating: 0,
     rejected: false,
     note: '',

@@ -1,10 +1,11 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query, Req } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Put, Query, Req } from '@nestjs/common';
 import { ApiCreatedResponse, ApiOkResponse, ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { requireAskerMay } from '../platform/access/refusal';
 import { InForceDto, MixDto } from '../mixes/mix.dto';
 import { QUALITIES } from '../mixes/mix.entity';
 import { DeriveService } from './derive.service';
+import { ApprovalService } from './approval.service';
 import { InForceService } from './inForce.service';
 import { ChangeTakeDto, CoverDto, EnlargeDto, MoreLikeDto, NewTakeDto, TakeDto, WorkedDto } from './take.dto';
 import { TakesService } from './takes.service';
@@ -17,6 +18,7 @@ export class TakesController {
     private readonly takes: TakesService,
     private readonly deriving: DeriveService,
     private readonly inForce: InForceService,
+    private readonly approval: ApprovalService,
   ) {}
 
   /** The takes of a mix, newest first; those of shots belong to their series. */
@@ -85,6 +87,22 @@ export class TakesController {
   change(@Param('id') id: string, @Body() change: ChangeTakeDto, @Req() request: Request): Promise<TakeDto> {
     if (change.keeper !== undefined || change.rejected !== undefined) requireAskerMay(request, 'edit');
     return this.takes.change(id, change);
+  }
+
+  /** Approves a keeper, which is locked from then on; for those who approve in its project, and owners. */
+  @May('comment')
+  @Put(':id/approval')
+  @ApiOkResponse({ type: TakeDto })
+  approve(@Param('id') id: string): Promise<TakeDto> {
+    return this.approval.approve(id);
+  }
+
+  /** Takes an approval back; for the same people. */
+  @May('comment')
+  @Delete(':id/approval')
+  @ApiOkResponse({ type: TakeDto })
+  withdraw(@Param('id') id: string): Promise<TakeDto> {
+    return this.approval.withdraw(id);
   }
 
   /** What acts on the next take of a mix, defaults included. */

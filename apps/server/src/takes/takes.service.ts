@@ -11,6 +11,7 @@ import { EventsService } from '../platform/events/events.service';
 import { JobsService } from '../platform/jobs/jobs.service';
 import { Problem } from '../platform/problems/problem';
 import { requireVersion } from '../platform/versions';
+import { requireOpen } from './approved';
 import { arrivalsOf } from './arrivals';
 import { dropTakes, endControls, oldDrafts } from './endTakes';
 import {
@@ -188,6 +189,7 @@ export class TakesService {
   async change(id: string, change: ChangeTakeDto): Promise<TakeDto> {
     const take = await this.find(id);
     requireVersion(take, change.version, (t) => this.dto(t));
+    if (change.keeper === false || change.rejected) requireOpen(take);
     if (change.keeper !== undefined) take.keeper = change.keeper;
     if (change.rating !== undefined) take.rating = change.rating;
     if (change.rejected !== undefined) take.rejected = change.rejected;
@@ -206,12 +208,16 @@ export class TakesService {
 
   /** A shot has one keeper. */
   private async onlyKeeper(take: Take, shotId: string): Promise<void> {
-    for (const other of await this.em.find(TakeEntity, { shotId, keeper: true, id: { $ne: take.id } }))
+    for (const other of await this.em.find(TakeEntity, { shotId, keeper: true, id: { $ne: take.id } })) {
+      requireOpen(other);
       other.keeper = false;
+    }
   }
 
   async remove(id: string): Promise<void> {
-    await this.stop([await this.find(id)], true);
+    const take = await this.find(id);
+    requireOpen(take);
+    await this.stop([take], true);
   }
 
   /** Stops takes that are not finished, all together; removes them too when told so. Finished ones are only removed. */

@@ -123,6 +123,8 @@ export const putTake = (em: SqlEntityManager, fields: Partial<Take> = {}): Take 
       influences: [],
     },
     keeper: false,
+    approvedAt: null,
+    approvedBy: null,
     rating: 0,
     rejected: false,
     note: '',

@@ -14,6 +14,7 @@ import { Migration202612024 } from './migration202612024';
 import { Migration202612025 } from './migration202612025';
 import { Migration202612026 } from './migration202612026';
 import { Migration202612027 } from './migration202612027';
+import { Migration202612028 } from './migration202612028';
 
 /** All migrations, oldest first. `npm run schema` in apps/server prints the SQL to write one from. */
 export const MIGRATIONS = [
@@ -33,4 +34,5 @@ export const MIGRATIONS = [
   { name: '202612025-members', class: Migration202612025 },
   { name: '202612026-directory', class: Migration202612026 },
   { name: '202612027-comments', class: Migration202612027 },
+  { name: '202612028-approval', class: Migration202612028 },
 ];
