@@ -92,10 +92,10 @@ export function useProjectActs() {
   return {
     make: (body: Schemas['NewProjectDto']) => act(ask(api.POST('/api/v1/projects', { body }))),
     /** Makes somebody a member, or gives a member another role; without a role they are a member no more. */
-    setMember: ({ id }: Project, person: string, role: ProjectRole | undefined) => {
+    setMember: ({ id }: Project, person: string, role: ProjectRole | undefined, approver?: boolean) => {
       const params = { path: { id, person } };
       const of = '/api/v1/projects/{id}/members/{person}' as const;
-      return act(ask(role ? api.PUT(of, { params, body: { role } }) : api.DELETE(of, { params })));
+      return act(ask(role ? api.PUT(of, { params, body: { role, approver } }) : api.DELETE(of, { params })));
     },
     change: ({ id, version }: Project, change: Omit<Schemas['ChangeProjectDto'], 'version'>) =>
       act(ask(api.PATCH('/api/v1/projects/{id}', { params: { path: { id } }, body: { ...change, version } }))),

@@ -9,7 +9,8 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
   const mark = (fields: Parameters<typeof change.mutate>[0]['change']) => change.mutate({ take, change: fields });
   useMarkKeys(take);
   if (take.status !== 'done') return null;
-  const button = 'rounded-lg border px-2 py-1';
+  const button = 'rounded-lg border px-2 py-1 disabled:cursor-not-allowed';
+  const locked = take.approved && 'This keeper is approved; take the approval back first';
   return (
     <section aria-label="Marks" className="flex flex-col gap-2">
       <div className="flex flex-wrap items-center gap-1.5">
@@ -17,6 +18,8 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
           type="button"
           aria-pressed={take.keeper}
           aria-keyshortcuts="K"
+          disabled={!!take.approved}
+          title={locked}
           onClick={() => mark({ keeper: !take.keeper })}
           className={`${button} flex items-center gap-1.5 ${take.keeper ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
         >
@@ -26,6 +29,8 @@ export function TakeMarks({ take, noted = true }: { take: Take; noted?: boolean 
           type="button"
           aria-pressed={take.rejected}
           aria-keyshortcuts="X"
+          disabled={!!take.approved}
+          title={locked}
           onClick={() => mark({ rejected: !take.rejected })}
           className={`${button} flex items-center gap-1.5 ${take.rejected ? 'border-ink bg-ink text-paper' : 'border-line bg-card hover:border-edge'}`}
         >

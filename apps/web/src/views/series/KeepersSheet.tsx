@@ -1,5 +1,12 @@
-import type { Series } from '../../api/client';
+import type { Series, Shot, ShotTake } from '../../api/client';
 import { lead } from './shots';
+
+/** How far a picture has come, to follow its title. */
+function standing(take: ShotTake, { stale }: Shot): string {
+  if (!take.keeper) return ' not kept yet';
+  if (!take.approved) return '';
+  return stale.length ? ' approval outdated' : ' approved';
+}
 
 /** All keepers as on a printed sheet: pictures, numbers and titles on white. */
 export function KeepersSheet({ series, onOpen }: { series: Series; onOpen: (id: string) => void }) {
@@ -28,7 +35,7 @@ export function KeepersSheet({ series, onOpen }: { series: Series; onOpen: (id: 
               </button>
               <p className="truncate pt-1.5 text-sm font-semibold">
                 <span className="figures">{k + 1}</span> {shot.title}
-                {take && !take.keeper && <span className="font-normal text-muted"> not kept yet</span>}
+                {take && <span className="font-normal text-muted">{standing(take, shot)}</span>}
               </p>
             </li>
           );

@@ -9,6 +9,7 @@ import { Button } from '../../parts/Button';
 import { KindSign } from '../../parts/KindSign';
 import { Tip } from '../../parts/Tip';
 import { HUES } from '../../theme/kinds';
+import { Approval } from '../../shared/pictures/Approval';
 import { CommentsPart } from '../../shared/comments/CommentsPart';
 import { useTalk } from '../../shared/comments/useTalk';
 import type { Lookup } from '../../shared/mix/lookup';
@@ -67,7 +68,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         {attempt ? (
           <TryActs attempt={attempt} acts={acts} />
         ) : (
-          take?.status === 'done' && <TakeActs take={take} onMark={onMark} />
+          take?.status === 'done' && <TakeActs take={take} changed={shot.stale} onMark={onMark} />
         )}
         <CommentsPart key={shot.id} talk={talk} />
       </aside>
@@ -137,12 +138,15 @@ function OlderEngine({ shot, take, acts }: Pick<Props, 'shot' | 'acts'> & { take
   );
 }
 
-function TakeActs({ take, onMark }: Pick<Props, 'onMark'> & { take: ShotTake }) {
+function TakeActs({ take, changed, onMark }: Pick<Props, 'onMark'> & { take: ShotTake; changed: readonly string[] }) {
   return (
     <>
-      <Button look={take.keeper ? 'quiet' : 'main'} onClick={() => onMark(take, { keeper: !take.keeper })}>
-        {take.keeper ? 'Keeper: take it back' : 'Keep this take'}
-      </Button>
+      {!take.approved && (
+        <Button look={take.keeper ? 'quiet' : 'main'} onClick={() => onMark(take, { keeper: !take.keeper })}>
+          {take.keeper ? 'Keeper: take it back' : 'Keep this take'}
+        </Button>
+      )}
+      <Approval take={take} changed={changed} />
       <Link to={`/takes/${take.id}`} className="text-sm underline decoration-edge underline-offset-2">
         Everything that made it
       </Link>

@@ -1,3 +1,4 @@
+import { Stamp } from 'lucide-react';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { memo } from 'react';
 import type { FallsOut, Shot, ShotTake } from '../../api/client';
@@ -42,7 +43,7 @@ export const ShotTile = memo(function ShotTile({
     fall && 'falls out',
     stale && `changed: ${shot.stale.join(', ')}`,
     next && (next.status === 'queued' ? 'queued' : 'is rendered'),
-    take?.keeper && 'keeper',
+    take?.keeper && (take.approved ? (stale ? 'approval outdated' : 'approved') : 'keeper'),
     shot.skipped && 'skipped',
     tries(shot).length > 0 && 'something is tried',
   ].filter(Boolean);
@@ -75,7 +76,7 @@ export const ShotTile = memo(function ShotTile({
             {next ? 'queued' : 'not rendered'}
           </span>
         )}
-        <Signs keeper={!!take?.keeper} falls={!!fall} stale={stale} />
+        <Signs keeper={!!take?.keeper} approved={!!take?.approved} falls={!!fall} stale={stale} />
         {next && <UnderWay take={next} progress={progress} />}
         <HeldBy low what={`shot ${shot.id}`} />
       </button>
@@ -90,12 +91,24 @@ export const ShotTile = memo(function ShotTile({
 });
 
 /** What is told by signs at the corners; the label of the tile says it in words. */
-function Signs({ keeper, falls, stale }: { keeper: boolean; falls: boolean; stale: boolean }) {
+interface SignsProps {
+  readonly keeper: boolean;
+  readonly approved: boolean;
+  readonly falls: boolean;
+  readonly stale: boolean;
+}
+
+function Signs({ keeper, approved, falls, stale }: SignsProps) {
   return (
     <>
       {keeper && (
         <span className="absolute top-1 left-1 text-white">
           <Ring size={24} rimmed />
+        </span>
+      )}
+      {approved && (
+        <span className="absolute bottom-1 left-1 grid size-6 place-items-center bg-ink text-paper">
+          <Stamp size={15} aria-hidden />
         </span>
       )}
       {falls ? (
@@ -105,7 +118,7 @@ function Signs({ keeper, falls, stale }: { keeper: boolean; falls: boolean; stal
       ) : (
         stale && (
           <span className="absolute top-1 right-1 rounded-full bg-card px-1.5 text-xs font-semibold text-signal">
-            changed
+            {approved ? 'approval outdated' : 'changed'}
           </span>
         )
       )}

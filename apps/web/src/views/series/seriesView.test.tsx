@@ -189,6 +189,22 @@ describe('a contact sheet', () => {
   });
 });
 
+test('on the sheet and on the tiles is told what is approved, and what was changed afterwards', async () => {
+  const approved = { at: '2026-05-04T10:00:00.000Z', by: 'j' };
+  const take = (n: number) => aShotTake({ id: `t${n}`, keeper: true, approved, thumbnailUrl: `/small/${n}` });
+  const shots = [drawn(1, { takes: [take(1)] }), drawn(2, { takes: [take(2)], stale: ['the words'] })];
+  open(aSeries(shots));
+  expect(await screen.findByRole('button', { name: /^Shot 1: Page 1 \(approved\)$/ })).toBeVisible();
+  const changed = screen.getByRole('button', { name: /^Shot 2: Page 2 \(.*changed: the words; approval outdated\)$/ });
+  expect(changed).toBeVisible();
+  await userEvent.click(screen.getByRole('radio', { name: 'As a sheet' }));
+  const sheet = within(await screen.findByRole('region', { name: 'The sheet of keepers' }));
+  expect(sheet.getAllByRole('listitem').map((i) => i.textContent)).toEqual([
+    '1 Page 1 approved',
+    '2 Page 2 approval outdated',
+  ]);
+});
+
 describe('a swap that is tried', () => {
   const tried = (n: number, status: 'done' | 'queued') =>
     drawn(n, {

@@ -106,17 +106,46 @@ function Access({ project, people }: Props) {
           </label>
         ))}
       </fieldset>
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] gap-x-6 gap-y-2">
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(430px,1fr))] gap-x-6 gap-y-2">
         {people.map((person) => (
           <li key={person.id} className="flex items-center gap-2.5">
             <PersonMark person={person} />
             <span className="min-w-0 flex-1 truncate">{person.name}</span>
             <RoleHere project={project} person={person} onChoose={(role) => void setMember(project, person.id, role)} />
+            <ApproverHere
+              project={project}
+              person={person}
+              onChoose={(role, approver) => void setMember(project, person.id, role, approver)}
+            />
           </li>
         ))}
       </ul>
       <p className="text-sm text-muted">What somebody may in the studio is the most that they may here.</p>
     </div>
+  );
+}
+
+interface ApproverProps {
+  readonly project: Project;
+  readonly person: Person;
+  readonly onChoose: (role: ProjectRole, approver: boolean) => void;
+}
+
+/** Whether somebody approves keepers of a project. Owners always may; for others it is said of members. */
+function ApproverHere({ project, person, onChoose }: ApproverProps) {
+  const member = project.members.find((m) => m.person === person.id);
+  if (person.role === 'owner' || !member || member.role === 'viewer') return <span className="w-24" />;
+  return (
+    <label className="flex w-24 items-center gap-1.5 text-sm">
+      <input
+        type="checkbox"
+        aria-label={`${person.name} approves in ${project.name}`}
+        checked={!!member.approver}
+        onChange={(e) => onChoose(member.role, e.target.checked)}
+        className="accent-ink"
+      />
+      approves
+    </label>
   );
 }
 

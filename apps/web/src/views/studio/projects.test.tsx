@@ -110,3 +110,15 @@ test.each([
   expect(await screen.findByText('Tale')).toBeInTheDocument();
   await waitFor(() => expect(screen.getByText(/^(edits|looks)$/)).toHaveTextContent(what));
 });
+
+test('owners say which members approve keepers; of those who may only look, and of owners, it is not asked', async () => {
+  const members = [
+    { person: 'j', role: 'commenter', approver: false },
+    { person: 'm', role: 'viewer', approver: false },
+  ];
+  const asked = open(0, [project('a', 'Book', { members })]);
+  await userEvent.click(await screen.findByRole('button', { name: 'Who works in it: Book' }));
+  expect(screen.getAllByRole('checkbox')).toHaveLength(1);
+  await userEvent.click(screen.getByRole('checkbox', { name: 'Juna Berg approves in Book' }));
+  await waitFor(() => expect(last(asked, 'PUT')?.body).toEqual({ role: 'commenter', approver: true }));
+});

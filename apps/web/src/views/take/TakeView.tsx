@@ -21,6 +21,7 @@ import { Lineage } from './Lineage';
 import { CameUnasked } from './CameUnasked';
 import { MadeOf } from './MadeOf';
 import { Onwards } from './Onwards';
+import { Approval } from '../../shared/pictures/Approval';
 import { TakeMarks } from '../../shared/pictures/TakeMarks';
 import { useTitle } from '../../parts/useTitle';
 import { Button } from '../../parts/Button';
@@ -121,6 +122,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
       >
         <TakeHead take={take} />
         <TakeMarks take={take} />
+        <Approval take={take} />
         {take.pictureUrl && <TakeFile url={take.pictureUrl} take={take} />}
         {take.status === 'done' && <CommentsPart talk={talk} points />}
         <CameUnasked take={take} shown={marked} onShow={setMarked} />
