@@ -6,14 +6,14 @@ import { Button } from '../../parts/Button';
 
 interface Props {
   readonly take: Pick<Take, 'id' | 'keeper' | 'approved'>;
-  /** What of its shot has changed since it was made. */
-  readonly changed?: readonly string[];
+  /** Whether its shot was changed since it was made. */
+  readonly outdated?: boolean;
 }
 
 const dayOf = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });
 
 /** Whether a keeper is approved and by whom, and approving it for those who do; nothing where neither is so. */
-export function Approval({ take: { id, keeper, approved }, changed = [] }: Props) {
+export function Approval({ take: { id, keeper, approved }, outdated = false }: Props) {
   const { data: people } = usePeople();
   const approves = useApproves();
   const setApproved = useApproval();
@@ -24,7 +24,6 @@ export function Approval({ take: { id, keeper, approved }, changed = [] }: Props
       </Button>
     ) : null;
   const by = people?.find((p) => p.id === approved.by)?.name;
-  const outdated = changed.length > 0;
   return (
     <section
       aria-label="Approval"
@@ -36,7 +35,7 @@ export function Approval({ take: { id, keeper, approved }, changed = [] }: Props
       <p className="text-sm text-muted">
         {by ? `by ${by}, ` : ''}
         {dayOf(approved.at)}
-        {outdated && `. Changed since: ${changed.join(', ')}`}
+        {outdated && '. The shot was changed afterwards.'}
       </p>
       {approves && (
         <Button look="plain" className="self-start text-sm" onClick={() => void setApproved(id, false)}>

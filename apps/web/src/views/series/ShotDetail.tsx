@@ -68,7 +68,7 @@ export function ShotDetail({ seriesId, shot, number, fall, influences, lookup, a
         {attempt ? (
           <TryActs attempt={attempt} acts={acts} />
         ) : (
-          take?.status === 'done' && <TakeActs take={take} changed={shot.stale} onMark={onMark} />
+          take?.status === 'done' && <TakeActs take={take} outdated={shot.stale.length > 0} onMark={onMark} />
         )}
         <CommentsPart key={shot.id} talk={talk} />
       </aside>
@@ -138,7 +138,7 @@ function OlderEngine({ shot, take, acts }: Pick<Props, 'shot' | 'acts'> & { take
   );
 }
 
-function TakeActs({ take, changed, onMark }: Pick<Props, 'onMark'> & { take: ShotTake; changed: readonly string[] }) {
+function TakeActs({ take, outdated, onMark }: Pick<Props, 'onMark'> & { take: ShotTake; outdated: boolean }) {
   return (
     <>
       {!take.approved && (
@@ -146,7 +146,7 @@ function TakeActs({ take, changed, onMark }: Pick<Props, 'onMark'> & { take: Sho
           {take.keeper ? 'Keeper: take it back' : 'Keep this take'}
         </Button>
       )}
-      <Approval take={take} changed={changed} />
+      <Approval take={take} outdated={outdated} />
       <Link to={`/takes/${take.id}`} className="text-sm underline decoration-edge underline-offset-2">
         Everything that made it
       </Link>

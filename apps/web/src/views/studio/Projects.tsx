@@ -134,7 +134,8 @@ interface ApproverProps {
 /** Whether somebody approves keepers of a project. Owners always may; for others it is said of members. */
 function ApproverHere({ project, person, onChoose }: ApproverProps) {
   const member = project.members.find((m) => m.person === person.id);
-  if (person.role === 'owner' || !member || member.role === 'viewer') return <span className="w-24" />;
+  const role = member && roleInProject(person.role, { restricted: true, member: member.role });
+  if (!member || role === 'owner' || role === 'viewer') return <span className="w-24" />;
   return (
     <label className="flex w-24 items-center gap-1.5 text-sm">
       <input
