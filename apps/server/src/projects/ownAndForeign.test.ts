@@ -325,7 +325,7 @@ test('only owners say who is a member; somebody or a project that is not there i
   await studio.owner.put(`/api/v1/projects/nowhere/members/${juna.id}`).send(fields).expect(404);
   await studio.owner.put(member).send({ role: 'owner' }).expect(400);
   const { body } = await studio.owner.put(member).send({ role: 'viewer' }).expect(200);
-  expect((body as { members: object[] }).members).toContainEqual({ person: juna.id, role: 'viewer' });
+  expect((body as { members: object[] }).members).toContainEqual({ person: juna.id, role: 'viewer', approver: false });
 });
 
 test('no operation on things of projects is left out here', async () => {

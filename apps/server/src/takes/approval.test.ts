@@ -95,6 +95,26 @@ test('an approved keeper is locked: neither put back, rejected, deleted nor repl
   expect(await takeOf(id)).toMatchObject({ keeper: false });
 });
 
+test('a retake does not replace an approved keeper either, and one that is approved is not taken back', async () => {
+  const id = await rendered();
+  await change(studio.owner, id, { keeper: true });
+  await call(studio.owner, `PUT takes/${id}/approval`).expect(200);
+  const plan = { prompt: 'a hill by night', seed: 3, own: { influences: [], added: [] } };
+  await call(studio.owner, `POST series/${series}/shots/${shot}/tries`, { label: 'By night', plan }).expect(201);
+  await studio.jobs.idle();
+  const [{ takes }] = (await shots()) as unknown as { takes: { id: string; trial?: { batch: string } }[] }[];
+  const tried = takes.find((t) => t.trial)!;
+  const keep = () => call(studio.owner, `POST series/${series}/tries/${tried.trial!.batch}/keep`);
+  await keep().expect(409);
+  expect(await takeOf(id)).toMatchObject({ keeper: true });
+  expect(await takeOf(tried.id)).toMatchObject({ keeper: false });
+  await call(studio.owner, `DELETE takes/${id}/approval`).expect(200);
+  expect((await keep()).status).toBeLessThan(300);
+  await call(studio.owner, `PUT takes/${tried.id}/approval`).expect(200);
+  await call(studio.owner, `POST series/${series}/tries/${tried.trial!.batch}/take-back`).expect(409);
+  await call(studio.owner, `DELETE takes/${tried.id}/approval`).expect(200);
+});
+
 test('somebody who approves no longer cannot, and a role that is changed leaves it as it is', async () => {
   const id = await rendered();
   await change(studio.owner, id, { keeper: true });
