@@ -31,6 +31,7 @@ export class ApprovalService {
   }
 
   private async set(id: string, approved: boolean): Promise<TakeDto> {
+    await this.takes.find(id);
     await this.members.requireApprover(await projectOf(this.em, 'take', id));
     const take = await together(this.em, async (em) => {
       const found = await this.takes.find(id);
