@@ -20,7 +20,9 @@ const member = (id: string, body: object) => call(studio.owner, `PUT projects/fi
 const detail = (answer: { body: unknown }) => (answer.body as { detail: string }).detail;
 
 let prompts = 0;
-type Shots = { shots: { version: number; takes: { id: string }[] }[] };
+interface Shots {
+  readonly shots: readonly { readonly version: number; readonly takes: readonly { readonly id: string }[] }[];
+}
 const shots = async () => ((await studio.owner.get(`/api/v1/series/${series}`).expect(200)).body as Shots).shots;
 
 /** A new finished take of the shot, of other words than those before. */
