@@ -1,6 +1,16 @@
 import { ApiProperty } from '@nestjs/swagger';
-import { IsArray, IsBoolean, IsInt, IsNumber, IsString, Length, Max, Min } from 'class-validator';
-import { ArrayMaxSize, ArrayMinSize } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Max,
+  Min,
+} from 'class-validator';
 import { IsId, Nested, Optional } from '../platform/input/decorators';
 import { COMMENTED, type Comment, type Commented } from './comment.entity';
 

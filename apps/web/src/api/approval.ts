@@ -1,8 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { useNotice } from '../parts/notices';
 import { api, ask } from './client';
 import { useMe } from './me';
 import { useProject } from './projects';
+import { useTellingAct } from './useTellingAct';
 
 /** True for owners, and for those who approve in the project that one works in; never for whoever works alone. */
 export function useApproves(): boolean {
@@ -13,18 +12,12 @@ export function useApproves(): boolean {
   return role === 'owner' || !!project?.members.find((m) => m.person === id)?.approver;
 }
 
-/** Approving a keeper, and taking that back. What is refused is told. */
+/** Approving a keeper, and taking that back. */
 export function useApproval() {
-  const client = useQueryClient();
-  const tell = useNotice();
-  return async (id: string, approved: boolean): Promise<void> => {
+  const act = useTellingAct();
+  return (id: string, approved: boolean) => {
     const params = { path: { id } };
     const of = '/api/v1/takes/{id}/approval' as const;
-    try {
-      await ask(approved ? api.PUT(of, { params }) : api.DELETE(of, { params }));
-    } catch (error) {
-      tell((error as Error).message, { grave: true });
-    }
-    await Promise.all([['takes'], ['series']].map((queryKey) => client.invalidateQueries({ queryKey })));
+    return act(ask(approved ? api.PUT(of, { params }) : api.DELETE(of, { params })), ['takes'], ['series']);
   };
 }

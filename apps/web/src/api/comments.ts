@@ -5,6 +5,7 @@ import { api, ask } from './client';
 import { keys } from './keys';
 import { useMe } from './me';
 import { remember, stepBack } from './undo';
+import { useTellingAct } from './useTellingAct';
 
 /** Something that somebody said. */
 export type Comment = Schemas['CommentDto'];
@@ -36,17 +37,8 @@ export function useInbox(all = false) {
 export function useCommentActs() {
   const client = useQueryClient();
   const tell = useNotice();
-  const again = () => Promise.all([['comments'], ['inbox']].map((queryKey) => client.invalidateQueries({ queryKey })));
-  const act = async <T>(doing: Promise<T>): Promise<T | undefined> => {
-    try {
-      return await doing;
-    } catch (error) {
-      tell((error as Error).message, { grave: true });
-      return undefined;
-    } finally {
-      await again();
-    }
-  };
+  const telling = useTellingAct();
+  const act = <T>(doing: Promise<T>) => telling(doing, ['comments'], ['inbox']);
   /** Shown at once; what the server refuses is as it was. */
   const change = ({ id, version }: Comment, body: Omit<Schemas['ChangeCommentDto'], 'version'>) => {
     client.setQueriesData<Comment[]>({ queryKey: ['comments'] }, (all) =>

@@ -1,9 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Schemas } from '@urbild/api';
-import { useNotice } from '../parts/notices';
 import { api, ask } from './client';
 import { keys } from './keys';
 import { useMay } from './me';
+import { useTellingAct } from './useTellingAct';
 
 /** Somebody who works in the studio. */
 export type Person = Schemas['PersonDto'];
@@ -40,17 +40,7 @@ const changedIn =
 /** What is done to people, links, sessions and backups: what is refused is told, and what is so is read again. */
 export function usePeopleActs() {
   const client = useQueryClient();
-  const tell = useNotice();
-  const act = async <T>(doing: Promise<T>, ...touched: readonly (readonly string[])[]): Promise<T | undefined> => {
-    try {
-      return await doing;
-    } catch (error) {
-      tell((error as Error).message, { grave: true });
-      return undefined;
-    } finally {
-      await Promise.all(touched.map((queryKey) => client.invalidateQueries({ queryKey })));
-    }
-  };
+  const act = useTellingAct();
   return {
     /** Shown at once; a second change waits for the first, so that each stands on what is there. */
     change: (id: string, change: PersonChange) => {

@@ -13,6 +13,7 @@ import {
   type ShotTake,
   type Take,
 } from '../api/client';
+import type { Comment } from '../api/comments';
 import { NoticeProvider } from '../parts/notices';
 import { lookupIn, type Lookup } from '../shared/mix/lookup';
 import { WeighProvider } from '../shared/mix/WeighProvider';
@@ -229,3 +230,19 @@ export const aSeries = (shots: Shot[], fields: Partial<Series> = {}): Series => 
 export const lookup: Lookup = lookupIn(
   new Map([['r', { name: 'Carved quay', hue: 'style' as const, thumbnailUrl: '/thumb/r' }]]),
 );
+
+/** Something that was said about a take, just now. */
+export const aComment = (id: string, fields: Partial<Comment> = {}): Comment => ({
+  id,
+  kind: 'take',
+  thingId: 't',
+  threadId: id,
+  person: 'j',
+  text: `Text of ${id}`,
+  mentioned: [],
+  resolved: false,
+  createdAt: new Date().toISOString(),
+  deleted: false,
+  version: 1,
+  ...fields,
+});

@@ -1,27 +1,13 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { InboxComment } from '../../api/comments';
-import { answers, show } from '../../test/page';
+import { aComment, answers, show } from '../../test/page';
 import { Inbox, placeOf } from './Inbox';
 
-const incoming = (id: string, fields: Partial<InboxComment> = {}) =>
-  ({
-    id,
-    kind: 'take',
-    thingId: 't',
-    threadId: id,
-    person: 'j',
-    text: `Text of ${id}`,
-    about: 'Harbour book, One',
-    mentioned: [],
-    resolved: false,
-    createdAt: '2026-01-02T00:00:00.000Z',
-    deleted: false,
-    forMe: true,
-    unread: true,
-    version: 1,
-    ...fields,
-  }) as InboxComment;
+const incoming = (id: string, fields: Partial<InboxComment> = {}): InboxComment => ({
+  ...{ ...aComment(id), about: 'Harbour book, One', forMe: true, unread: true },
+  ...fields,
+});
 
 function inbox(comments: InboxComment[], unread: number, person: object | null = { id: 'p', role: 'viewer' }) {
   const asked = answers({

@@ -2,29 +2,13 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event';
 import type { Comment } from '../../api/comments';
 import { WHOLE } from '../../parts/zoom';
-import { answers, show } from '../../test/page';
+import { aComment, answers, show } from '../../test/page';
 import { CommentsPart } from './CommentsPart';
 import { PointsOver } from './PointsOver';
 import { useTalk } from './useTalk';
 
 const PETRA = { id: 'p', name: 'Petra Wild', hue: 20, role: 'owner', mayExport: true, version: 1 };
 const JUNA = { id: 'j', name: 'Juna Berg', hue: 200, role: 'editor', mayExport: true, version: 1 };
-const NOW = new Date().toISOString();
-const aComment = (id: string, fields: Partial<Comment> = {}): Comment => ({
-  id,
-  kind: 'take',
-  thingId: 't',
-  threadId: id,
-  person: 'j',
-  text: `Text of ${id}`,
-  mentioned: [],
-  resolved: false,
-  createdAt: NOW,
-  deleted: false,
-  version: 1,
-  ...fields,
-});
-
 let seen: ((entries: { isIntersecting: boolean }[]) => void)[] = [];
 beforeEach(() => {
   localStorage.clear();
