@@ -75,7 +75,7 @@ function Page({ take, lookup }: { take: Take; lookup: Lookup }) {
   const talk = useTalk({ takeId: take.id });
   // a point that one looks at or chooses is seen in the take alone, as what came unasked
   const pointed = talk.threads?.find((t) => t.first.id === talk.chosen)?.first.point;
-  const alone = marked !== undefined || talk.pointing || !!pointed;
+  const alone = marked !== undefined || talk.pointing || !!talk.point || !!pointed;
   const own: ComparedPicture = {
     url: take.pictureUrl ?? progress?.preview,
     label: `this take, ${take.width} × ${take.height}`,

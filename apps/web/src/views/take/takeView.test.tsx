@@ -121,3 +121,17 @@ describe('where a take can go', () => {
     expect(screen.queryByTestId('elsewhere')).toBeNull();
   });
 });
+
+test('whoever chooses a point of a take sees the take alone, until what is said about it was sent', async () => {
+  const own = take({ control: { id: 'c', pictureUrl: '/control' } as Take['control'] });
+  view(own, { 'GET /api/v1/comments': [], 'POST /api/v1/comments': { id: 'x' } });
+  const press = async (name: string) => userEvent.click(await screen.findByRole('button', { name }));
+  expect(await screen.findByAltText('Control')).toBeInTheDocument();
+  await press('About a point');
+  expect(screen.queryByAltText('Control')).toBeNull();
+  await userEvent.keyboard('{Enter}');
+  expect(await screen.findByRole('button', { name: 'About the whole picture instead' })).toBeVisible();
+  expect(screen.queryByAltText('Control')).toBeNull();
+  await press('About the whole picture instead');
+  expect(await screen.findByAltText('Control')).toBeInTheDocument();
+});
